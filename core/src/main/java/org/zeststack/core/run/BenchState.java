@@ -1,0 +1,103 @@
+package org.zeststack.core.run;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.zeststack.core.run.EntryBody.Outcome;
+import org.zeststack.core.weighing.WeighInSummary;
+
+/** The state of a run at the bench: a fold of its entries over its sheet. */
+public final class BenchState {
+
+    private final RunSheet sheet;
+    private final List<BenchEntry> standing;
+    private final Map<String, BenchEntry> done = new HashMap<>();
+    private final Map<String, List<Double>> weighIns = new LinkedHashMap<>();
+    private final Map<Outcome, Integer> tally = new LinkedHashMap<>();
+    private final Map<String, Integer> reasons = new LinkedHashMap<>();
+    private final List<String> notes = new ArrayList<>();
+
+    private BenchState(RunSheet sheet, List<BenchEntry> standing) {
+        this.sheet = sheet;
+        this.standing = standing;
+    }
+
+    /** Folds entries, oldest first. Entries taken back, and the taking back, do not count. */
+    public static BenchState of(RunSheet sheet, List<BenchEntry> entries) {
+        Set<UUID> takenBack = new HashSet<>();
+        entries.stream().filter(e -> e.corrects() != null).forEach(e -> takenBack.add(e.corrects()));
+        BenchState state = new BenchState(
+                sheet,
+                entries.stream()
+                        .filter(e -> !takenBack.contains(e.key()) && !(e.body() instanceof EntryBody.Undo))
+                        .toList());
+        state.standing.forEach(state::take);
+        return state;
+    }
+
+    private void take(BenchEntry entry) {
+        if (entry.body() instanceof EntryBody.StepDone step) {
+            done.put(step.step(), entry);
+        } else if (entry.body() instanceof EntryBody.WeighIn weighIn) {
+            weighIns.computeIfAbsent(weighIn.layer(), k -> new ArrayList<>()).add(weighIn.gramsPerCavity());
+        } else if (entry.body() instanceof EntryBody.Tally count) {
+            tally.merge(count.outcome(), count.pieces(), Integer::sum);
+            if (count.outcome() != Outcome.GOOD) {
+                reasons.merge(count.outcome().words() + ": " + count.reason(), count.pieces(), Integer::sum);
+            }
+        } else if (entry.body() instanceof EntryBody.Note note) {
+            notes.add(note.text());
+        }
+    }
+
+    /** Entries that stand, oldest first. */
+    public List<BenchEntry> entries() {
+        return standing;
+    }
+
+    public boolean done(String step) {
+        return done.containsKey(step);
+    }
+
+    /** The first step not done; empty when all are. */
+    public Optional<RunSheet.BenchStep> next() {
+        return sheet.steps().stream().filter(s -> !done(s.id())).findFirst();
+    }
+
+    /** What a finished step's component weighed, if it was put on the scale. */
+    public Optional<Double> weighedGrams(String step) {
+        return Optional.ofNullable(done.get(step)).map(e -> ((EntryBody.StepDone) e.body()).grams());
+    }
+
+    /** Grams per cavity weighed for a layer, oldest first. */
+    public List<Double> weighIns(String layer) {
+        return List.copyOf(weighIns.getOrDefault(layer, List.of()));
+    }
+
+    public WeighInSummary weighInSummary(RunSheet.LayerTarget layer) {
+        return WeighInSummary.of(weighIns(layer.key()), layer.window());
+    }
+
+    public int counted(Outcome outcome) {
+        return tally.getOrDefault(outcome, 0);
+    }
+
+    public int countedInAll() {
+        return tally.values().stream().mapToInt(Integer::intValue).sum();
+    }
+
+    /** Pieces by outcome and reason, in the order they came up. */
+    public Map<String, Integer> reasons() {
+        return Map.copyOf(reasons);
+    }
+
+    public List<String> notes() {
+        return List.copyOf(notes);
+    }
+}

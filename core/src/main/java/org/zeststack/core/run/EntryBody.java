@@ -1,0 +1,142 @@
+package org.zeststack.core.run;
+
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Range;
+
+/** What the bench can write down. Entries are only added; a mistake is corrected by another entry. */
+public sealed interface EntryBody {
+
+    Range GRAMS = new Range(0.01, 1_000_000, "g");
+    Range PIECES = new Range(1, 100_000, "pieces");
+    int LONGEST_TEXT = 2000;
+
+    /** Checks the body on its own. */
+    void check(Faults faults);
+
+    /**
+     * A step is finished.
+     *
+     * @param step id on the run sheet
+     * @param grams what the finished component weighs; null where it was not weighed
+     */
+    record StepDone(String step, Double grams) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "step", step);
+            if (grams != null) {
+                faults.within("grams", grams, GRAMS);
+            }
+        }
+    }
+
+    /**
+     * Cavities weighed after one layer was laid.
+     *
+     * @param layer key of the layer
+     * @param grossGrams what the scale shows
+     * @param tareGrams what it showed before this layer
+     * @param cavities how many cavities stand on the scale
+     */
+    record WeighIn(String layer, double grossGrams, double tareGrams, int cavities) implements EntryBody {
+
+        public static final Range CAVITIES = new Range(1, 200, "cavities");
+        public static final Range TARE = new Range(0, 1_000_000, "g");
+
+        @Override
+        public void check(Faults faults) {
+            required(faults, "layer", layer);
+            boolean gross = faults.within("grossGrams", grossGrams, GRAMS);
+            boolean tare = faults.within("tareGrams", tareGrams, TARE);
+            faults.within("cavities", cavities, CAVITIES);
+            if (gross && tare && grossGrams <= tareGrams) {
+                faults.add(Fault.of("grossGrams", String.valueOf(grossGrams), "Weight must be above the tare."));
+            }
+        }
+
+        /** Grams of this layer in one cavity. */
+        public double gramsPerCavity() {
+            return (grossGrams - tareGrams) / cavities;
+        }
+    }
+
+    /**
+     * Pieces counted.
+     *
+     * @param reason what is wrong with them; empty for good ones
+     */
+    record Tally(Outcome outcome, int pieces, String reason) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            if (outcome == null) {
+                faults.add(Fault.of("outcome", "", "Choose good, reworked, second or rejected."));
+            } else if (outcome != Outcome.GOOD && (reason == null || reason.isBlank())) {
+                faults.add(Fault.of("reason", "", "Say what is wrong with these pieces."));
+            }
+            faults.within("pieces", pieces, PIECES);
+            notTooLong(faults, "reason", reason);
+        }
+    }
+
+    /** How a piece came out. */
+    enum Outcome {
+        GOOD("good"),
+        REWORKED("reworked"),
+        SECOND("second"),
+        REJECTED("rejected");
+
+        private final String words;
+
+        Outcome(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** Whether the piece counts towards the yield: good ones and those tidied up. */
+        public boolean counts() {
+            return this == GOOD || this == REWORKED;
+        }
+    }
+
+    /** A note for next time. */
+    record Note(String text) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "text", text);
+            notTooLong(faults, "text", text);
+        }
+    }
+
+    /** Takes an earlier entry back; which one stands in the entry's {@code corrects}. */
+    record Undo() implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            // nothing of its own to check
+        }
+    }
+
+    /** Throws every fault of this body together. */
+    default void check() {
+        Faults faults = new Faults();
+        check(faults);
+        if (!faults.isEmpty()) {
+            throw new InvalidInput(faults.list());
+        }
+    }
+
+    private static void required(Faults faults, String field, String text) {
+        if (text == null || text.isBlank()) {
+            faults.add(Fault.of(field, "", "Write something here."));
+        }
+    }
+
+    private static void notTooLong(Faults faults, String field, String text) {
+        if (text != null && text.length() > LONGEST_TEXT) {
+            faults.add(Fault.of(field, text.length() + " characters", "At most " + LONGEST_TEXT + " characters."));
+        }
+    }
+}

@@ -1,0 +1,240 @@
+package org.zeststack.core.run;
+
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.bar.CrossSection;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.explain.Working;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.workshop.Thermometer;
+
+/**
+ * Turns an order into a run sheet.
+ *
+ * <p>Pieces to make = wanted / (1 − rejects), rounded up. A formula's finished mass = deposit / (1 − handling loss); its
+ * lines are multiplied by finished mass over the formula's own finished mass, which carries the cooking yield. Couverture
+ * to melt = (shell and back of all pieces) / (1 − scrape) + one mould filled to the rim less its shells + what must stay in
+ * the bowl; the last two come back.
+ */
+public final class RunPlanner {
+
+    private final RunOrder order;
+    private final IngredientTable ingredients;
+    private final int pieces;
+
+    private RunPlanner(RunOrder order, IngredientTable ingredients) {
+        this.order = order;
+        this.ingredients = ingredients;
+        pieces = (int) Math.ceil(order.pieces() / (1 - order.allowances().rejectFraction()) - 1e-9);
+    }
+
+    /** Plans a run. */
+    public static RunSheet plan(RunOrder order, IngredientTable ingredients) {
+        return new RunPlanner(order, ingredients).sheet();
+    }
+
+    private RunSheet sheet() {
+        BarStack bar = order.bar();
+        List<RunSheet.FormulaBatch> formulas = formulas();
+        List<RunSheet.CouvertureBatch> couvertures = couvertures();
+        List<RunSheet.LayerTarget> layers = new ArrayList<>();
+        layers.add(target(bar.shell(), couvertures.get(0).key()));
+        for (int i = 0; i < bar.fillings().size(); i++) {
+            layers.add(target(bar.fillings().get(i), order.fillings().get(i).key()));
+        }
+        layers.add(target(bar.back(), couvertures.get(couvertures.size() - 1).key()));
+        return new RunSheet(
+                RunSheet.SCHEMA_VERSION,
+                order.barName(),
+                order.barVersion(),
+                order.pieces(),
+                pieces,
+                moulds(),
+                order.allowances(),
+                order.place().pressureKpa(),
+                order.thermometerName(),
+                order.thermometer(),
+                CrossSection.across(bar),
+                layers,
+                bar.pieceGrams(),
+                formulas,
+                couvertures,
+                weighing(formulas, couvertures),
+                bar.calls(),
+                StepList.of(order, formulas, couvertures, moulds()));
+    }
+
+    private static RunSheet.LayerTarget target(BarStack.Layer l, String component) {
+        return new RunSheet.LayerTarget(
+                l.key(), component, l.kind().name(), l.name(), l.material(), l.toMm() - l.fromMm(), l.window());
+    }
+
+    private RunSheet.Moulds moulds() {
+        int cavities = order.mould().cavities();
+        int fills = (pieces + cavities - 1) / cavities;
+        int turns = (fills + order.mould().owned() - 1) / order.mould().owned();
+        return new RunSheet.Moulds(
+                order.mouldName(), cavities, order.mould().owned(), fills, turns, pieces - (fills - 1) * cavities);
+    }
+
+    /** One batch per formula version; two layers of the same version share it. */
+    private List<RunSheet.FormulaBatch> formulas() {
+        Map<String, RunOrder.NamedFormula> byKey = new LinkedHashMap<>();
+        Map<String, Double> deposit = new LinkedHashMap<>();
+        for (int i = 0; i < order.fillings().size(); i++) {
+            RunOrder.NamedFormula named = order.fillings().get(i);
+            byKey.put(named.key(), named);
+            deposit.merge(named.key(), order.bar().fillings().get(i).grams() * pieces, Double::sum);
+        }
+        List<RunSheet.FormulaBatch> batches = new ArrayList<>();
+        byKey.forEach((key, named) -> batches.add(batch(named, deposit.get(key))));
+        return batches;
+    }
+
+    private RunSheet.FormulaBatch batch(RunOrder.NamedFormula named, double depositGrams) {
+        Formula formula = named.formula();
+        FormulaBalance balance =
+                FormulaBalance.of(formula, ingredients, order.place().pressureKpa());
+        double usable = depositGrams / (1 - formula.handlingLossFraction());
+        double factor = usable / balance.after().totalGrams();
+        List<RunSheet.BatchLine> lines = formula.lines().stream()
+                .map(l -> new RunSheet.BatchLine(
+                        l.ingredient(),
+                        ingredients.get(l.ingredient()).name(),
+                        l.grams() * factor,
+                        l.role().words()))
+                .toList();
+        Composition pot = balance.pot().times(factor);
+        Thermometer thermometer = order.thermometer();
+        Double here = balance.cook().map(Cook::stopCelsiusHere).orElse(null);
+        return new RunSheet.FormulaBatch(
+                named.key(),
+                named.name(),
+                named.version(),
+                formula.family().material(),
+                depositGrams,
+                usable,
+                factor,
+                balance.before().totalGrams() * factor,
+                lines,
+                formula.cooked() ? pot.byPart() : Map.<Part, Double>of(),
+                pot.dextroseEquivalent(),
+                formula.stopCelsius(),
+                here,
+                here == null ? null : thermometer.readingAt(here),
+                formula.method(),
+                why(named, balance, depositGrams, usable, factor, here));
+    }
+
+    private Working why(
+            RunOrder.NamedFormula named,
+            FormulaBalance balance,
+            double deposit,
+            double usable,
+            double factor,
+            Double here) {
+        Working.Builder working = Working.of(named.name())
+                .line("Into the cavities", "%d pieces: %s g", pieces, fixed(deposit, 0))
+                .line(
+                        "Finished mass to have",
+                        "%s g / (1 − %s %% left in pot and bag) = %s g",
+                        fixed(deposit, 0),
+                        plain(100 * named.formula().handlingLossFraction()),
+                        fixed(usable, 0))
+                .line(
+                        "Multiply the formula by",
+                        "%s g / %s g = %s",
+                        fixed(usable, 0),
+                        fixed(balance.after().totalGrams(), 0),
+                        fixed(factor, 4))
+                .line(
+                        "Weigh out",
+                        "%s g; yield through cooking %s %%",
+                        fixed(balance.before().totalGrams() * factor, 0),
+                        fixed(100 * balance.yieldFraction(), 1));
+        if (here != null) {
+            working.line(
+                    "Stop",
+                    "%s °C at sea level = %s °C under %s kPa; %s shows %s %s K there: %s °C",
+                    fixed(named.formula().stopCelsius(), 1),
+                    fixed(here, 1),
+                    fixed(order.place().pressureKpa(), 2),
+                    order.thermometerName(),
+                    order.thermometer().offsetKelvin(here) < 0 ? "minus" : "plus",
+                    fixed(Math.abs(order.thermometer().offsetKelvin(here)), 1),
+                    fixed(order.thermometer().readingAt(here), 1));
+        }
+        return working.from("Same water left at this place: IAPWS, Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
+    }
+
+    private List<RunSheet.CouvertureBatch> couvertures() {
+        BarStack bar = order.bar();
+        double shell = bar.shell().grams() * pieces;
+        double back = bar.back().grams() * pieces;
+        double rim = bar.pouredOutGrams() * order.mould().cavities();
+        if (order.shell().slug().equals(order.back().slug())) {
+            return List.of(couverture(order.shell(), shell + back, rim));
+        }
+        return List.of(couverture(order.shell(), shell, rim), couverture(order.back(), back, 0));
+    }
+
+    private RunSheet.CouvertureBatch couverture(Ingredient couverture, double used, double rimGrams) {
+        Allowances allowances = order.allowances();
+        double withScrape = used / (1 - allowances.scrapeFraction());
+        double back = rimGrams + allowances.bowlGrams();
+        Working why = Working.of(couverture.name())
+                .line("Stays in the pieces", "%d pieces: %s g", pieces, fixed(used, 0))
+                .line(
+                        "With scrapings",
+                        "%s g / (1 − %s %%) = %s g",
+                        fixed(used, 0),
+                        plain(100 * allowances.scrapeFraction()),
+                        fixed(withScrape, 0))
+                .line("Poured out of one full mould", "%s g", fixed(rimGrams, 0))
+                .line("To work with in the bowl", "%s g", fixed(allowances.bowlGrams(), 0))
+                .line("Melt", "%s g, of it %s g comes back", fixed(withScrape + back, 0), fixed(back, 0))
+                .from("Common practice, no source; the allowances are this run's own.");
+        return new RunSheet.CouvertureBatch(
+                "couverture-" + couverture.slug(),
+                couverture.name(),
+                couverture.couverture(),
+                used,
+                withScrape + back,
+                back,
+                why);
+    }
+
+    private List<RunSheet.WeighingLine> weighing(
+            List<RunSheet.FormulaBatch> formulas, List<RunSheet.CouvertureBatch> couvertures) {
+        Map<String, RunSheet.WeighingLine> list = new LinkedHashMap<>();
+        for (RunSheet.FormulaBatch batch : formulas) {
+            batch.lines().forEach(l -> add(list, l.ingredient(), l.name(), l.grams(), batch.name()));
+        }
+        for (RunSheet.CouvertureBatch c : couvertures) {
+            add(list, c.key().substring("couverture-".length()), c.name(), c.meltGrams(), "melt");
+        }
+        return List.copyOf(list.values());
+    }
+
+    private static void add(
+            Map<String, RunSheet.WeighingLine> list, String slug, String name, double grams, String usedIn) {
+        list.merge(slug, new RunSheet.WeighingLine(slug, name, grams, List.of(usedIn)), (a, b) -> {
+            List<String> users = new ArrayList<>(a.usedIn());
+            if (!users.contains(usedIn)) {
+                users.add(usedIn);
+            }
+            return new RunSheet.WeighingLine(slug, name, a.grams() + b.grams(), users);
+        });
+    }
+}

@@ -1,0 +1,107 @@
+package org.zeststack.core.sugar;
+
+import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.explain.Working;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.water.Boiling;
+import org.zeststack.core.water.Solution;
+import org.zeststack.core.water.WaterActivity;
+
+/**
+ * A sugar mass cooked to a stop temperature. The stop is a sea-level target: what is kept at another place is the water
+ * left, so the temperature to stop at there is the one at which the same mass boils with that water.
+ *
+ * @param before the mass as it goes into the pot
+ * @param after the mass when the pot is taken off
+ * @param stopCelsius the sea-level target
+ * @param stopCelsiusHere true temperature to stop at under this place's pressure
+ * @param pressureKpa this place's pressure
+ */
+public record Cook(
+        Composition before, Composition after, double stopCelsius, double stopCelsiusHere, double pressureKpa) {
+
+    /** Stops that may be asked for. Between 160 °C and the end the model refuses. */
+    public static final Range STOP_CELSIUS = new Range(60, 200, "°C");
+
+    /**
+     * Cooks a mass.
+     *
+     * @param stopCelsius sea-level target, from the mass's first boiling point at sea level to 160 °C
+     * @param pressureKpa this place's pressure, 50 to 110 kPa
+     * @throws InvalidInput if the stop lies below the mass's first boiling point, which is named
+     * @throws Refusal where the water model gives no figure
+     */
+    public static Cook to(Composition mass, double stopCelsius, double pressureKpa) {
+        Solution solution = Solution.in(mass);
+        if (stopCelsius > Boiling.GREATEST_CELSIUS) {
+            throw new Refusal("No water figure above 160 °C: sugar browns there and the models end.");
+        }
+        double first = Boiling.celsius(solution, mass.waterGrams(), Atmosphere.SEA_LEVEL_KPA);
+        if (stopCelsius < first) {
+            throw new InvalidInput(new Fault(
+                    "stopCelsius",
+                    Numbers.plain(stopCelsius),
+                    first,
+                    Boiling.GREATEST_CELSIUS,
+                    "°C",
+                    "%s °C is below this mass's first boiling point of %s °C at sea level; permitted up to 160 °C."
+                            .formatted(Numbers.plain(stopCelsius), Numbers.fixed(first, 1))));
+        }
+        double water = Boiling.waterLeftGrams(solution, stopCelsius, Atmosphere.SEA_LEVEL_KPA);
+        Composition after = mass.withWater(water);
+        double here = Boiling.celsius(solution, water, pressureKpa);
+        return new Cook(mass, after, stopCelsius, here, pressureKpa);
+    }
+
+    public double cookedGrams() {
+        return after.totalGrams();
+    }
+
+    /** Water left over cooked mass. */
+    public double moistureFraction() {
+        return after.waterGrams() / after.totalGrams();
+    }
+
+    /** Cooked mass over what went into the pot. */
+    public double yieldFraction() {
+        return after.totalGrams() / before.totalGrams();
+    }
+
+    /** Water activity of the cooked mass at 25 °C; refused where {@link WaterActivity#at25} refuses. */
+    public WaterActivity waterActivityAt25() {
+        return WaterActivity.at25(Solution.in(after));
+    }
+
+    /** The arithmetic of the water left and of the stop here. */
+    public Working why() {
+        return Working.of("Cooked mass and stop")
+                .line(
+                        "In the pot",
+                        "%s g, of it %s g water",
+                        Numbers.fixed(before.totalGrams(), 0),
+                        Numbers.fixed(before.waterGrams(), 0))
+                .line(
+                        "Water left at " + Numbers.fixed(stopCelsius, 1) + " °C, sea level",
+                        "p_sat(T) · a_w = 101.325 kPa holds with %s g water",
+                        Numbers.fixed(after.waterGrams(), 0))
+                .line(
+                        "Cooked mass",
+                        "%s − (%s − %s) = %s g",
+                        Numbers.fixed(before.totalGrams(), 0),
+                        Numbers.fixed(before.waterGrams(), 0),
+                        Numbers.fixed(after.waterGrams(), 0),
+                        Numbers.fixed(cookedGrams(), 0))
+                .line(
+                        "The same water boils here",
+                        "at %s °C under %s kPa",
+                        Numbers.fixed(stopCelsiusHere, 1),
+                        Numbers.fixed(pressureKpa, 2))
+                .from("IAPWS steam pressure; Starzak and Peacock 1997, Norrish 1966, Ross 1975. The choice of sucrose "
+                        + "model moves the moisture by about ± 1 point.");
+    }
+}

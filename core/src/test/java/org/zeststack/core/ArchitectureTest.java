@@ -1,0 +1,91 @@
+package org.zeststack.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Holds the arrows between the packages of the core. */
+public class ArchitectureTest {
+
+    private static final String ROOT = "org.zeststack.core.";
+    private static final List<String> BASE = List.of("quantity", "explain", "composition");
+    private static final Map<String, List<String>> MAY_USE = Map.ofEntries(
+            Map.entry("air", List.of()),
+            Map.entry("heat", List.of()),
+            Map.entry("cavity", List.of()),
+            Map.entry("weighing", List.of()),
+            Map.entry("ingredient", List.of()),
+            Map.entry("temper", List.of()),
+            Map.entry("method", List.of()),
+            Map.entry("water", List.of("air")),
+            Map.entry("sugar", List.of("water", "air", "heat")),
+            Map.entry("workshop", List.of("cavity", "air")),
+            Map.entry("formula", List.of("ingredient", "sugar", "water", "heat", "method")),
+            Map.entry("bar", List.of("formula", "ingredient", "cavity", "weighing")),
+            Map.entry(
+                    "run",
+                    List.of("bar", "formula", "ingredient", "sugar", "temper", "workshop", "weighing", "method")),
+            Map.entry("ledger", List.of("run", "weighing")),
+            Map.entry("simulate", List.of("water", "air", "heat")));
+
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("org.zeststack.core");
+
+    @DataProvider
+    public Object[][] packages() {
+        return MAY_USE.entrySet().stream()
+                .map(e -> new Object[] {e.getKey(), e.getValue()})
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "packages")
+    public void usesOnlyWhatItMay(String name, List<String> mayUse) {
+        List<String> allowed = new ArrayList<>(List.of("java..", "org.hipparchus..", ROOT + name + ".."));
+        BASE.forEach(base -> allowed.add(ROOT + base + ".."));
+        mayUse.forEach(other -> allowed.add(ROOT + other + ".."));
+        classes()
+                .that()
+                .resideInAPackage(ROOT + name + "..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(allowed.toArray(String[]::new))
+                .check(core);
+    }
+
+    @Test
+    public void everyPackageIsNamedHere() {
+        List<String> known = new ArrayList<>(BASE);
+        known.addAll(MAY_USE.keySet());
+        classes()
+                .should()
+                .resideInAnyPackage(known.stream().map(n -> ROOT + n + "..").toArray(String[]::new))
+                .check(core);
+    }
+
+    @Test
+    public void thereAreNoCycles() {
+        slices().matching(ROOT + "(*)..").should().beFreeOfCycles().check(core);
+    }
+
+    @Test
+    public void theCoreHasNoClockOfItsOwn() {
+        noClasses()
+                .should()
+                .callMethod(java.time.Instant.class, "now")
+                .orShould()
+                .callMethod(System.class, "currentTimeMillis")
+                .orShould()
+                .callMethod(System.class, "nanoTime")
+                .check(core);
+    }
+}

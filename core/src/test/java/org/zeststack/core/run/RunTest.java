@@ -1,0 +1,266 @@
+package org.zeststack.core.run;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+import static org.zeststack.core.Near.near;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarParts;
+import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.cavity.TaperedCavity;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.run.EntryBody.Outcome;
+import org.zeststack.core.workshop.Mould;
+import org.zeststack.core.workshop.Place;
+import org.zeststack.core.workshop.Thermometer;
+
+public class RunTest {
+
+    private static final IngredientTable TABLE = IngredientTable.shipped();
+    private static final Place HILL = new Place(Place.By.ALTITUDE, 1600);
+
+    private static final Formula CARAMEL = new Formula(
+            Family.CARAMEL,
+            List.of(
+                    new FormulaLine("sugar", 1000, Role.POT),
+                    new FormulaLine("glucose-syrup-42", 700, Role.POT),
+                    new FormulaLine("cream-35", 1000, Role.POT),
+                    new FormulaLine("butter", 120, Role.OFF_HEAT)),
+            118.0,
+            0.03,
+            List.of());
+    private static final Formula PASTE = new Formula(
+            Family.NUT_PASTE,
+            List.of(
+                    new FormulaLine("almond-paste-pure", 300, Role.POT),
+                    new FormulaLine("couverture-dark-66", 100, Role.POT)),
+            null,
+            0.02,
+            List.of());
+
+    private static RunSheet sheet(int pieces, Allowances allowances) {
+        TaperedCavity cavity = new TaperedCavity(118, 32, 112, 26, 14);
+        Ingredient dark = TABLE.get("couverture-dark-66");
+        Ingredient milk = TABLE.get("couverture-milk-38");
+        double caramel = FormulaBalance.of(CARAMEL, TABLE, 101.325).densityGramsPerMl();
+        double paste = FormulaBalance.of(PASTE, TABLE, 101.325).densityGramsPerMl();
+        BarParts parts = new BarParts(
+                cavity,
+                new BarParts.Part("milk", "milk", 1.26),
+                new BarParts.Part("dark", "dark", 1.27),
+                List.of(
+                        new BarParts.Part("caramel", "caramel", caramel),
+                        new BarParts.Part("paste", "nut-paste", paste)));
+        Bar bar = new Bar(
+                1,
+                milk.slug(),
+                1.5,
+                dark.slug(),
+                2,
+                1,
+                3,
+                List.of(new Bar.FillingLayer(7, 2, 5), new Bar.FillingLayer(9, 1, 0)));
+        RunOrder order = new RunOrder(
+                "Test bar",
+                3,
+                BarStack.of(bar, parts),
+                parts,
+                List.of(
+                        new RunOrder.NamedFormula(7, "caramel", 2, CARAMEL),
+                        new RunOrder.NamedFormula(9, "paste", 1, PASTE)),
+                milk,
+                dark,
+                "twelve",
+                new Mould(cavity, 12, 3),
+                HILL,
+                "probe",
+                new Thermometer(Thermometer.Kind.PROBE, 0.8, HILL.waterBoilsCelsius() + 0.8, HILL.waterBoilsCelsius()),
+                pieces,
+                allowances);
+        return RunPlanner.plan(order, TABLE);
+    }
+
+    private final RunSheet sheet = sheet(90, new Allowances(0.1, 0.03, 300));
+
+    @Test
+    public void piecesMouldsAndTurns() {
+        assertEquals(sheet.piecesToMake(), 100);
+        assertEquals(sheet.moulds().fills(), 9);
+        assertEquals(sheet.moulds().turns(), 3);
+        assertEquals(sheet.moulds().cavitiesInLast(), 4);
+    }
+
+    @Test
+    public void formulasAreScaledThroughYieldAndLoss() {
+        RunSheet.FormulaBatch caramel = sheet.formula("formula-7-v2").orElseThrow();
+        near(caramel.usableGrams() * 0.97, caramel.depositGrams(), 1e-9, "definition of the handling loss");
+        Formula scaled = new Formula(
+                Family.CARAMEL,
+                caramel.lines().stream()
+                        .map(l -> new FormulaLine(
+                                l.ingredient(), l.grams(), l.role().equals("in the pot") ? Role.POT : Role.OFF_HEAT))
+                        .toList(),
+                118.0,
+                0.03,
+                List.of());
+        double finished =
+                FormulaBalance.of(scaled, TABLE, HILL.pressureKpa()).after().totalGrams();
+        near(finished, caramel.usableGrams(), 1e-6, "property: the scaled formula cooks to what is wanted");
+        assertTrue(caramel.rawGrams() > caramel.usableGrams());
+    }
+
+    @Test
+    public void theReadingToStopAtCarriesPlaceAndThermometer() {
+        RunSheet.FormulaBatch caramel = sheet.formula("formula-7-v2").orElseThrow();
+        near(caramel.stopReading() - caramel.stopCelsiusHere(), 0.8, 1e-6, "the thermometer reads 0.8 high");
+        near(118 - caramel.stopCelsiusHere(), 5.8, 0.4, "this model at 1600 m");
+        assertNull(sheet.formula("formula-9-v1").orElseThrow().stopReading());
+    }
+
+    @Test
+    public void couvertureToMeltComesBackOrStays() {
+        RunSheet.CouvertureBatch shell = sheet.couvertures().get(0);
+        near(
+                shell.meltGrams() - shell.comesBackGrams(),
+                shell.usedGrams() / 0.97,
+                1e-9,
+                "what does not come back is in pieces or on the scraper");
+        double onSheet = sheet.layer("shell").orElseThrow().window().targetGrams() * 100;
+        near(shell.usedGrams(), onSheet, 1e-9, "pieces × shell");
+        assertEquals(sheet.couvertures().size(), 2);
+    }
+
+    @Test
+    public void weighingListMergesIngredients() {
+        var dark = sheet.weighing().stream()
+                .filter(l -> l.ingredient().equals("couverture-dark-66"))
+                .findFirst();
+        assertEquals(dark.orElseThrow().usedIn(), List.of("paste", "melt"));
+        double listed = sheet.weighing().stream()
+                .mapToDouble(RunSheet.WeighingLine::grams)
+                .sum();
+        double planned = sheet.formulas().stream()
+                        .mapToDouble(RunSheet.FormulaBatch::rawGrams)
+                        .sum()
+                + sheet.couvertures().stream()
+                        .mapToDouble(RunSheet.CouvertureBatch::meltGrams)
+                        .sum();
+        near(listed, planned, 1e-6, "property: nothing is lost between plan and list");
+    }
+
+    @Test
+    public void stepsFollowTheWork() {
+        assertEquals(
+                sheet.steps().stream()
+                        .map(RunSheet.BenchStep::kind)
+                        .map(Enum::name)
+                        .toList(),
+                List.of(
+                        "WEIGH", "COOK", "WEIGH", "MIX", "TEMPER", "LINE", "FILL", "FILL", "TEMPER", "CLOSE",
+                        "RELEASE"));
+        assertTrue(sheet.steps().get(1).caution().contains("cool running water"));
+    }
+
+    private static final class Bench {
+        final List<BenchEntry> entries = new ArrayList<>();
+
+        UUID add(EntryBody body, UUID corrects) {
+            UUID key = new UUID(0, entries.size() + 1L);
+            entries.add(new BenchEntry(entries.size() + 1L, key, body, Instant.EPOCH, "hand", corrects));
+            return key;
+        }
+    }
+
+    @Test
+    public void theBenchFoldsItsEntries() {
+        Bench bench = new Bench();
+        bench.add(new EntryBody.StepDone("weigh:formula-7-v2", null), null);
+        bench.add(new EntryBody.StepDone("cook:formula-7-v2", 2000.0), null);
+        bench.add(new EntryBody.WeighIn("filling-1", 640, 400, 12), null);
+        UUID slip = bench.add(new EntryBody.WeighIn("filling-1", 900, 400, 12), null);
+        bench.add(new EntryBody.Undo(), slip);
+        bench.add(new EntryBody.Tally(Outcome.GOOD, 80, ""), null);
+        bench.add(new EntryBody.Tally(Outcome.REWORKED, 5, "chipped edge"), null);
+        bench.add(new EntryBody.Tally(Outcome.REJECTED, 6, "leak"), null);
+        bench.add(new EntryBody.Tally(Outcome.REJECTED, 2, "leak"), null);
+        bench.add(new EntryBody.Note("cook one degree less"), null);
+        BenchState state = BenchState.of(sheet, bench.entries);
+        assertEquals(state.next().orElseThrow().id(), "weigh:formula-9-v1");
+        assertEquals(state.weighIns("filling-1"), List.of(20.0));
+        assertEquals(state.counted(Outcome.REJECTED), 8);
+        assertEquals(state.reasons().get("rejected: leak"), Integer.valueOf(8));
+        assertEquals(state.notes(), List.of("cook one degree less"));
+
+        RunAccount account = RunAccount.of(sheet, state);
+        near(account.yieldFraction(), 0.85, 1e-12, "good and reworked over planned");
+        RunAccount.MassFlow flow = account.flows().get(0);
+        near(flow.deposited(), 20 * 93, 1e-9, "mean weigh-in × pieces counted");
+        near(flow.lostHandling(), 2000 - 1860, 1e-9, "cooked less deposited");
+        near(
+                flow.plannedRaw() - flow.lostCooking() - flow.lostHandling() - flow.lostPieces(),
+                flow.good(),
+                1e-6,
+                "property: the losses lead from raw to good");
+        assertNull(account.flows().get(1).deposited());
+    }
+
+    @Test
+    public void theSameEntriesInOnePassOrTwoGiveTheSameState() {
+        Bench bench = new Bench();
+        for (int i = 1; i <= 20; i++) {
+            bench.add(new EntryBody.Tally(Outcome.GOOD, i, ""), i % 4 == 0 ? new UUID(0, i - 1) : null);
+        }
+        BenchState state = BenchState.of(sheet, bench.entries);
+        // 1..20 less the ones taken back: 3, 7, 11, 15, 19.
+        assertEquals(state.counted(Outcome.GOOD), 210 - 55);
+        assertFalse(state.next().isEmpty());
+    }
+
+    @DataProvider
+    public Object[][] badBodies() {
+        return new Object[][] {
+            {new EntryBody.WeighIn("filling-1", 10, 20, 0), List.of("cavities", "grossGrams")},
+            {new EntryBody.WeighIn("", Double.NaN, -1, 12), List.of("layer", "grossGrams", "tareGrams")},
+            {new EntryBody.Tally(Outcome.REJECTED, 3, " "), List.of("reason")},
+            {new EntryBody.Tally(null, 0, ""), List.of("outcome", "pieces")},
+            {new EntryBody.StepDone("", -5.0), List.of("step", "grams")},
+            {new EntryBody.Note("x".repeat(2001)), List.of("text")},
+        };
+    }
+
+    @Test(dataProvider = "badBodies")
+    public void badEntriesNameTheirFields(EntryBody body, List<String> fields) {
+        InvalidInput fault = expectThrows(InvalidInput.class, body::check);
+        assertEquals(fault.faults().stream().map(Fault::field).toList(), fields);
+    }
+
+    @Test
+    public void faultyOrdersAreRefused() {
+        expectThrows(InvalidInput.class, () -> sheet(0, Allowances.USUAL));
+        expectThrows(InvalidInput.class, () -> new Allowances(0.9, 0.5, -1));
+        InvalidInput fault = expectThrows(InvalidInput.class, () -> new Formula(
+                        Family.OTHER, List.of(new FormulaLine("ghost", -3, Role.POT)), 20.0, 0.9, List.of())
+                .check(TABLE));
+        assertEquals(
+                fault.faults().stream().map(Fault::field).toList(),
+                List.of("line.0.ingredient", "line.0.grams", "stopCelsius", "handlingLossFraction"));
+    }
+}

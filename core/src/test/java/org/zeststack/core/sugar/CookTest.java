@@ -1,0 +1,123 @@
+package org.zeststack.core.sugar;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+import static org.zeststack.core.Near.near;
+
+import java.util.Map;
+import java.util.SplittableRandom;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.Masses;
+import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.water.Boiling;
+import org.zeststack.core.water.Solution;
+
+public class CookTest {
+
+    private static final String MODEL = "this model; 8 to 10 % moisture is usual (common practice, no source)";
+
+    @Test
+    public void checkCaramelGivesItsFigures() {
+        Cook cook = Cook.to(Masses.checkCaramel(), 118, Atmosphere.SEA_LEVEL_KPA);
+        near(cook.after().waterGrams(), 186, 1.86, MODEL);
+        near(cook.cookedGrams(), 2263, 22.6, MODEL);
+        near(cook.moistureFraction(), 0.082, 0.0008, MODEL);
+        near(cook.after().dissolvedSolidsFraction(), 0.895, 0.009, MODEL);
+        near(cook.waterActivityAt25().ratio(), 0.51, 0.0051, MODEL);
+        near(cook.yieldFraction(), 2263 / 2820.0, 0.008, MODEL);
+    }
+
+    @Test
+    public void theSameWaterBoilsLowerOnAMountain() {
+        Cook cook = Cook.to(Masses.checkCaramel(), 118, Atmosphere.pressureKpa(1600));
+        near(cook.stopCelsiusHere(), 112.2, 0.3, "this model");
+        near(cook.stopCelsiusHere(), 118 - (99.974 - 94.65), 0.8, "household rule: less the drop of water's boil");
+        near(cook.after().waterGrams(), 186, 1.86, MODEL);
+    }
+
+    @DataProvider
+    public Object[][] stageTable() {
+        String printed = "widely printed stage table, value from memory";
+        return new Object[][] {
+            {113.0, 116.0, 0.85, 0.025, printed},
+            {121.0, 130.0, 0.92, 0.03, printed},
+        };
+    }
+
+    @Test(dataProvider = "stageTable")
+    public void solidsAtAStageAgreeWithPrintedTables(
+            double from, double to, double solids, double tolerance, String by) {
+        Composition syrup = Masses.sucrose(60);
+        double middle = (from + to) / 2;
+        double water = Boiling.waterLeftGrams(Solution.in(syrup), middle, Atmosphere.SEA_LEVEL_KPA);
+        near(60 / (60 + water), solids, tolerance, by);
+    }
+
+    @DataProvider
+    public Object[][] stages() {
+        // degrees Fahrenheit as printed by US extension services, values from memory
+        return new Object[][] {
+            {225, "before thread"},
+            {231, "thread"},
+            {238, "soft ball"},
+            {242, "between soft ball and firm ball"},
+            {246, "firm ball"},
+            {255, "hard ball"},
+            {280, "soft crack"},
+            {305, "hard crack"},
+            {320, "past hard crack"},
+        };
+    }
+
+    @Test(dataProvider = "stages")
+    public void stageNamesFollowThePrintedTable(int fahrenheit, String name) {
+        assertEquals(Stages.nameAt((fahrenheit - 32) / 1.8), name);
+    }
+
+    @Test
+    public void aHotterStopNeverLeavesMoreWaterAndMassIsConserved() {
+        SplittableRandom random = new SplittableRandom(20261123);
+        for (int i = 0; i < 60; i++) {
+            Composition mass = Composition.of(
+                    Map.of(
+                            Part.SUCROSE, 100 + 900 * random.nextDouble(),
+                            Part.SYRUP_SOLIDS, 500 * random.nextDouble(),
+                            Part.FRUCTOSE, 100 * random.nextDouble(),
+                            Part.MILK_FAT, 400 * random.nextDouble(),
+                            Part.WATER, 300 + 600 * random.nextDouble()),
+                    30 + 40 * random.nextDouble());
+            double water = Double.MAX_VALUE;
+            for (double stop = 114; stop <= 150; stop += 4) {
+                Cook cook = Cook.to(mass, stop, 90);
+                assertTrue(cook.after().waterGrams() < water, "mass " + i + " at " + stop);
+                water = cook.after().waterGrams();
+                near(
+                        cook.cookedGrams() + mass.waterGrams() - water,
+                        mass.totalGrams(),
+                        1e-6,
+                        "property: only water leaves");
+            }
+        }
+    }
+
+    @Test
+    public void aStopBelowTheFirstBoilIsNamed() {
+        InvalidInput fault =
+                expectThrows(InvalidInput.class, () -> Cook.to(Masses.checkCaramel(), 95, Atmosphere.SEA_LEVEL_KPA));
+        double first = Boiling.of(Solution.in(Masses.checkCaramel()), Atmosphere.SEA_LEVEL_KPA)
+                .celsius();
+        assertEquals(fault.faults().get(0).field(), "stopCelsius");
+        near(fault.faults().get(0).least(), first, 1e-9, "the mass's own first boiling point");
+    }
+
+    @Test
+    public void noFigureAbove160() {
+        expectThrows(Refusal.class, () -> Cook.to(Masses.checkCaramel(), 177, Atmosphere.SEA_LEVEL_KPA));
+    }
+}

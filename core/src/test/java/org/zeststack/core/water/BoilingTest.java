@@ -1,0 +1,106 @@
+package org.zeststack.core.water;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import com.hummeling.if97.IF97;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.Masses;
+import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.air.Steam;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Zone;
+
+public class BoilingTest {
+
+    @DataProvider
+    public Object[][] sucroseSolutions() {
+        return new Object[][] {
+            // percent, expected °C, tolerance, provenance
+            {60.0, 103.0, 0.6, "handbook table of boiling points of sucrose solutions, value from memory"},
+            {80.0, 110.7, 1.6, "between a modern fit (109.4) and an old handbook table (112.0), values from memory"},
+            {90.0, 122.4, 1.5, "Starzak and Peacock 1997 fit, constants from memory"},
+        };
+    }
+
+    @Test(dataProvider = "sucroseSolutions")
+    public void sucroseSolutionsBoilWhereTheTablesSay(double percent, double celsius, double tolerance, String from) {
+        near(Boiling.of(Solution.in(Masses.sucrose(percent)), 101.325).celsius(), celsius, tolerance, from);
+    }
+
+    @Test
+    public void waterBoilsWhereTheSteamEquationSays() {
+        near(Steam.boilingCelsius(101.325), 99.974, 0.01, "IAPWS saturation equation");
+        near(Steam.boilingCelsius(Atmosphere.pressureKpa(1600)), 94.65, 0.1, "ICAO standard atmosphere and IAPWS");
+    }
+
+    @DataProvider
+    public Object[][] steamTable() {
+        return IntStream.rangeClosed(6, 18)
+                .mapToObj(i -> new Object[] {i * 10.0})
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "steamTable")
+    public void saturationAgreesWithASteamTableLibrary(double celsius) {
+        double library = new IF97(IF97.UnitSystem.DEFAULT).saturationPressureT(celsius + 273.15) * 1000;
+        near(Steam.saturationKpa(celsius) / library, 1, 2e-4, "IAPWS-IF97 library com.hummeling:if97");
+    }
+
+    @Test
+    public void boilingPointsAndWaterLeftInvert() {
+        for (double percent = 50; percent <= 92; percent += 3) {
+            Composition mass = Masses.sucrose(percent);
+            double celsius = Boiling.of(Solution.in(mass), 95).celsius();
+            double water = Boiling.waterLeftGrams(Solution.in(Masses.sucrose(40)), celsius, 95);
+            near(40 / (40 + water), percent / 100, 1e-6, "property: one curve read both ways");
+        }
+    }
+
+    @Test
+    public void zonesFollowWaterActivity() {
+        assertEquals(
+                Boiling.of(Solution.in(Masses.sucrose(60)), 101.325).activity().zone(), Zone.SUPPORTED);
+        assertEquals(
+                Boiling.of(Solution.in(Masses.sucrose(90)), 101.325).activity().zone(), Zone.ESTIMATE);
+        assertThrows(Refusal.class, () -> WaterActivity.classed(0.19));
+        assertThrows(Refusal.class, () -> WaterActivity.at25(Solution.in(Masses.sucrose(98))));
+    }
+
+    @DataProvider
+    public Object[][] refused() {
+        return new Object[][] {
+            {Map.of(Part.WATER, 50.0, Part.ALCOHOL, 10.0, Part.SUCROSE, 40.0), 42.0, "Alcohol"},
+            {Map.of(Part.SUCROSE, 40.0), 42.0, "Without water"},
+            {Map.of(Part.SUCROSE, 999.0, Part.WATER, 1.0), 42.0, "160 °C"},
+            {Map.of(Part.WATER, 50.0, Part.SALT, 10.0), 42.0, "salt"},
+            {Map.of(Part.WATER, 50.0, Part.SYRUP_SOLIDS, 10.0), 10.0, "DE"},
+        };
+    }
+
+    @Test(dataProvider = "refused")
+    public void refusesWhatTheModelDoesNotCover(Map<Part, Double> parts, double de, String reason) {
+        try {
+            Boiling.of(Solution.in(Composition.of(parts, de)), 101.325);
+        } catch (Refusal refusal) {
+            assertTrue(refusal.getMessage().contains(reason), refusal.getMessage());
+            return;
+        }
+        throw new AssertionError("not refused: " + parts);
+    }
+
+    @Test
+    public void altitudesOutsideTheRangeAreNamed() {
+        InvalidInput fault = org.testng.Assert.expectThrows(InvalidInput.class, () -> Atmosphere.pressureKpa(9000));
+        assertEquals(fault.faults().get(0).greatest(), 5200.0);
+        assertThrows(InvalidInput.class, () -> Atmosphere.pressureKpa(Double.NaN));
+    }
+}
