@@ -1,0 +1,106 @@
+package org.zeststack.store.bench;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.zeststack.core.run.BenchEntry;
+import org.zeststack.core.run.EntryBody;
+
+/** Writes down what happens at the bench. Nothing is ever changed or deleted. */
+public interface Bench {
+
+    /** What came of an append. */
+    enum Outcome {
+        /** Written now. */
+        ACCEPTED,
+        /** The same key with the same body was there already: counts once. */
+        KNOWN,
+        /** The same key was there with another body: refused. */
+        CONFLICT,
+        /** The run is not on the bench, or it corrects an entry that is not there. */
+        REFUSED
+    }
+
+    /**
+     * An entry as a device sends it.
+     *
+     * @param component key of the component it belongs to; empty where none
+     * @param corrects key of the entry taken back; null for none
+     */
+    record NewEntry(UUID key, EntryBody body, String component, String device, Instant at, UUID corrects) {}
+
+    Outcome append(long run, NewEntry entry, String by, Instant now);
+
+    List<BenchEntry> entries(long run);
+
+    /** What a series measures. */
+    enum SeriesKind {
+        COOK,
+        TEMPER
+    }
+
+    /**
+     * One cook or one temper.
+     *
+     * @param simulation which simulated device feeds it; empty for a real one
+     * @param timeScale seconds of the pot's own time per second; 1 for a real one
+     */
+    record Series(
+            long id,
+            long run,
+            String component,
+            UUID key,
+            SeriesKind kind,
+            Instant startedAt,
+            Instant endedAt,
+            String simulation,
+            double timeScale) {
+
+        /** Seconds of the pot's own time at a moment. */
+        public double ownSeconds(Instant at) {
+            return (at.toEpochMilli() - startedAt.toEpochMilli()) / 1000.0 * timeScale;
+        }
+    }
+
+    /**
+     * One reading as the thermometer showed it.
+     *
+     * @param confirmed read again by hand
+     */
+    record Reading(UUID key, Instant at, int milliDegrees, boolean confirmed) {
+
+        public double celsius() {
+            return milliDegrees / 1000.0;
+        }
+    }
+
+    /** Starts a series, or finds the one with this key. Empty if the run or component is not on the bench. */
+    Optional<Series> startSeries(
+            long run, String component, UUID key, SeriesKind kind, String simulation, double timeScale, Instant now);
+
+    /** Ends a series; later readings are refused. */
+    void endSeries(long series, Instant now);
+
+    Optional<Series> series(long id);
+
+    List<Series> seriesOf(long run);
+
+    /** Every running series with a simulated device. */
+    List<Series> simulatedRunning();
+
+    /** Adds readings; those whose key is there already are dropped. Returns how many were new; −1 if the series ended. */
+    int addReadings(long series, List<Reading> readings);
+
+    /** All readings of a run's series by series, oldest first, in one query. */
+    java.util.Map<Long, List<Reading>> readingsOf(long run);
+
+    /** Tells everyone that the run changed in another way, for example that it was closed. */
+    void touch(long run);
+
+    /** One thing that happened, for live pages. */
+    record Event(long sequence, String kind) {}
+
+    /** What happened after a sequence number, oldest first, at most {@code most}. */
+    List<Event> eventsAfter(long run, long sequence, int most);
+}

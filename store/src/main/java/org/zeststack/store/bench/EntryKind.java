@@ -1,0 +1,30 @@
+package org.zeststack.store.bench;
+
+import java.util.Arrays;
+import org.zeststack.core.run.EntryBody;
+
+/** Names under which bodies of entries are kept and sent. */
+public enum EntryKind {
+    STEP_DONE(EntryBody.StepDone.class),
+    WEIGH_IN(EntryBody.WeighIn.class),
+    TALLY(EntryBody.Tally.class),
+    NOTE(EntryBody.Note.class),
+    UNDO(EntryBody.Undo.class);
+
+    private final Class<? extends EntryBody> type;
+
+    EntryKind(Class<? extends EntryBody> type) {
+        this.type = type;
+    }
+
+    public Class<? extends EntryBody> type() {
+        return type;
+    }
+
+    static EntryKind of(EntryBody body) {
+        return Arrays.stream(values())
+                .filter(k -> k.type == body.getClass())
+                .findFirst()
+                .orElseThrow();
+    }
+}

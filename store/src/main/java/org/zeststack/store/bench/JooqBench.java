@@ -1,0 +1,318 @@
+package org.zeststack.store.bench;
+
+import static org.zeststack.store.schema.Tables.COMPONENT;
+import static org.zeststack.store.schema.Tables.ENTRY;
+import static org.zeststack.store.schema.Tables.READING;
+import static org.zeststack.store.schema.Tables.RUN;
+import static org.zeststack.store.schema.Tables.SERIES;
+
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.JSONB;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+import org.zeststack.core.run.BenchEntry;
+import org.zeststack.store.json.StoredJson;
+import org.zeststack.store.live.Channel;
+
+@Repository
+class JooqBench implements Bench {
+
+    private static final String STARTED = "STARTED";
+
+    private final DSLContext db;
+
+    JooqBench(DSLContext db) {
+        this.db = db;
+    }
+
+    @Override
+    public Outcome append(long run, NewEntry entry, String by, Instant now) {
+        return db.transactionResult(tx -> {
+            DSLContext dsl = tx.dsl();
+            String status = lockRun(dsl, run);
+            if (status == null) {
+                return Outcome.REFUSED;
+            }
+            EntryKind kind = EntryKind.of(entry.body());
+            JSONB body = StoredJson.write(entry.body());
+            Optional<Outcome> known = known(dsl, run, entry, kind, body);
+            if (known.isPresent()) {
+                return known.get();
+            }
+            if (!status.equals(STARTED) || !mayCorrect(dsl, run, entry.corrects())) {
+                return Outcome.REFUSED;
+            }
+            dsl.insertInto(ENTRY)
+                    .set(ENTRY.RUN, run)
+                    .set(ENTRY.SEQUENCE, nextSequence(dsl, run))
+                    .set(ENTRY.KEY, entry.key())
+                    .set(ENTRY.COMPONENT, componentId(dsl, run, entry.component()))
+                    .set(ENTRY.KIND, kind.name())
+                    .set(ENTRY.BODY, body)
+                    .set(ENTRY.DEVICE, entry.device())
+                    .set(ENTRY.AT, utc(entry.at()))
+                    .set(ENTRY.RECORDED_AT, utc(now))
+                    .set(ENTRY.RECORDED_BY, by)
+                    .set(ENTRY.CORRECTS, entry.corrects())
+                    .execute();
+            return Outcome.ACCEPTED;
+        });
+    }
+
+    /** The run's status, with its row locked; null if there is no such run. */
+    private static String lockRun(DSLContext dsl, long run) {
+        return dsl.select(RUN.STATUS)
+                .from(RUN)
+                .where(RUN.ID.eq(run))
+                .forUpdate()
+                .fetchOne(RUN.STATUS);
+    }
+
+    private static Optional<Outcome> known(DSLContext dsl, long run, NewEntry entry, EntryKind kind, JSONB body) {
+        return dsl.select(ENTRY.KIND, ENTRY.BODY.eq(body), ENTRY.CORRECTS)
+                .from(ENTRY)
+                .where(ENTRY.RUN.eq(run))
+                .and(ENTRY.KEY.eq(entry.key()))
+                .fetchOptional(r -> kind.name().equals(r.value1())
+                                && r.value2()
+                                && java.util.Objects.equals(r.value3(), entry.corrects())
+                        ? Outcome.KNOWN
+                        : Outcome.CONFLICT);
+    }
+
+    private static boolean mayCorrect(DSLContext dsl, long run, UUID corrects) {
+        return corrects == null || dsl.fetchExists(ENTRY, ENTRY.RUN.eq(run).and(ENTRY.KEY.eq(corrects)));
+    }
+
+    private static Long componentId(DSLContext dsl, long run, String key) {
+        return key.isEmpty()
+                ? null
+                : dsl.select(COMPONENT.ID)
+                        .from(COMPONENT)
+                        .where(COMPONENT.RUN.eq(run))
+                        .and(COMPONENT.KEY.eq(key))
+                        .fetchOne(COMPONENT.ID);
+    }
+
+    /** Takes the next number of a locked run and tells everyone once the transaction is through. */
+    private static long nextSequence(DSLContext dsl, long run) {
+        long sequence = dsl.update(RUN)
+                .set(RUN.SEQUENCE, RUN.SEQUENCE.plus(1))
+                .where(RUN.ID.eq(run))
+                .returningResult(RUN.SEQUENCE)
+                .fetchSingle()
+                .value1();
+        dsl.select(DSL.function(
+                        "pg_notify", Object.class, DSL.val(Channel.NAME), DSL.val(Channel.message(run, sequence))))
+                .execute();
+        return sequence;
+    }
+
+    @Override
+    public List<BenchEntry> entries(long run) {
+        return db.select(ENTRY.SEQUENCE, ENTRY.KEY, ENTRY.KIND, ENTRY.BODY, ENTRY.AT, ENTRY.RECORDED_BY, ENTRY.CORRECTS)
+                .from(ENTRY)
+                .where(ENTRY.RUN.eq(run))
+                .orderBy(ENTRY.SEQUENCE)
+                .fetch(r -> new BenchEntry(
+                        r.value1(),
+                        r.value2(),
+                        StoredJson.read(
+                                r.value4(), EntryKind.valueOf(r.value3()).type()),
+                        r.value5().toInstant(),
+                        r.value6(),
+                        r.value7()));
+    }
+
+    @Override
+    public Optional<Series> startSeries(
+            long run, String component, UUID key, SeriesKind kind, String simulation, double timeScale, Instant now) {
+        return db.transactionResult(tx -> {
+            DSLContext dsl = tx.dsl();
+            String status = lockRun(dsl, run);
+            Long componentId = componentId(dsl, run, component);
+            Optional<Series> known = select(dsl, SERIES.RUN.eq(run).and(SERIES.KEY.eq(key))).stream()
+                    .findFirst();
+            if (known.isPresent() || !STARTED.equals(status) || componentId == null) {
+                return known;
+            }
+            long id = dsl.insertInto(SERIES)
+                    .set(SERIES.RUN, run)
+                    .set(SERIES.COMPONENT, componentId)
+                    .set(SERIES.KEY, key)
+                    .set(SERIES.KIND, kind.name())
+                    .set(SERIES.STARTED_AT, utc(now))
+                    .set(SERIES.SIMULATION, simulation)
+                    .set(SERIES.TIME_SCALE, timeScale)
+                    .returningResult(SERIES.ID)
+                    .fetchSingle()
+                    .value1();
+            nextSequence(dsl, run);
+            return select(dsl, SERIES.ID.eq(id)).stream().findFirst();
+        });
+    }
+
+    @Override
+    public void endSeries(long series, Instant now) {
+        db.transaction(tx -> {
+            DSLContext dsl = tx.dsl();
+            Long run = dsl.select(SERIES.RUN)
+                    .from(SERIES)
+                    .where(SERIES.ID.eq(series))
+                    .fetchOne(SERIES.RUN);
+            if (run == null) {
+                return;
+            }
+            lockRun(dsl, run);
+            int ended = dsl.update(SERIES)
+                    .set(SERIES.ENDED_AT, utc(now))
+                    .where(SERIES.ID.eq(series))
+                    .and(SERIES.ENDED_AT.isNull())
+                    .execute();
+            if (ended == 1) {
+                nextSequence(dsl, run);
+            }
+        });
+    }
+
+    @Override
+    public Optional<Series> series(long id) {
+        return select(db, SERIES.ID.eq(id)).stream().findFirst();
+    }
+
+    @Override
+    public List<Series> seriesOf(long run) {
+        return select(db, SERIES.RUN.eq(run));
+    }
+
+    @Override
+    public List<Series> simulatedRunning() {
+        return select(db, SERIES.ENDED_AT.isNull().and(SERIES.SIMULATION.ne("")));
+    }
+
+    private static List<Series> select(DSLContext dsl, Condition which) {
+        return dsl.select(
+                        SERIES.ID,
+                        SERIES.RUN,
+                        COMPONENT.KEY,
+                        SERIES.KEY,
+                        SERIES.KIND,
+                        SERIES.STARTED_AT,
+                        SERIES.ENDED_AT,
+                        SERIES.SIMULATION,
+                        SERIES.TIME_SCALE)
+                .from(SERIES)
+                .join(COMPONENT)
+                .on(COMPONENT.ID.eq(SERIES.COMPONENT))
+                .where(which)
+                .orderBy(SERIES.ID)
+                .fetch(JooqBench::series);
+    }
+
+    private static Series series(Record r) {
+        OffsetDateTime ended = r.get(SERIES.ENDED_AT);
+        return new Series(
+                r.get(SERIES.ID),
+                r.get(SERIES.RUN),
+                r.get(COMPONENT.KEY),
+                r.get(SERIES.KEY),
+                SeriesKind.valueOf(r.get(SERIES.KIND)),
+                r.get(SERIES.STARTED_AT).toInstant(),
+                ended == null ? null : ended.toInstant(),
+                r.get(SERIES.SIMULATION),
+                r.get(SERIES.TIME_SCALE));
+    }
+
+    @Override
+    public int addReadings(long series, List<Reading> readings) {
+        return db.transactionResult(tx -> {
+            DSLContext dsl = tx.dsl();
+            Long run = dsl.select(SERIES.RUN)
+                    .from(SERIES)
+                    .where(SERIES.ID.eq(series))
+                    .fetchOne(SERIES.RUN);
+            if (run == null) {
+                return -1;
+            }
+            lockRun(dsl, run);
+            if (!dsl.fetchExists(SERIES, SERIES.ID.eq(series).and(SERIES.ENDED_AT.isNull()))) {
+                return -1;
+            }
+            long sequence = nextSequence(dsl, run);
+            var insert = dsl.insertInto(
+                    READING,
+                    READING.SERIES,
+                    READING.KEY,
+                    READING.SEQUENCE,
+                    READING.AT,
+                    READING.MILLI_DEGREES,
+                    READING.CONFIRMED);
+            for (Reading reading : readings) {
+                insert = insert.values(
+                        series,
+                        reading.key(),
+                        sequence,
+                        utc(reading.at()),
+                        reading.milliDegrees(),
+                        reading.confirmed());
+            }
+            return insert.onConflict(READING.SERIES, READING.KEY).doNothing().execute();
+        });
+    }
+
+    @Override
+    public Map<Long, List<Reading>> readingsOf(long run) {
+        return db.select(READING.SERIES, READING.KEY, READING.AT, READING.MILLI_DEGREES, READING.CONFIRMED)
+                .from(READING)
+                .join(SERIES)
+                .on(SERIES.ID.eq(READING.SERIES))
+                .where(SERIES.RUN.eq(run))
+                .orderBy(READING.AT, READING.SEQUENCE, READING.KEY)
+                .fetchGroups(
+                        READING.SERIES, r -> new Reading(r.value2(), r.value3().toInstant(), r.value4(), r.value5()));
+    }
+
+    @Override
+    public void touch(long run) {
+        db.transaction(tx -> {
+            lockRun(tx.dsl(), run);
+            nextSequence(tx.dsl(), run);
+        });
+    }
+
+    @Override
+    public List<Event> eventsAfter(long run, long sequence, int most) {
+        var entries = db.select(ENTRY.SEQUENCE, ENTRY.KIND)
+                .from(ENTRY)
+                .where(ENTRY.RUN.eq(run))
+                .and(ENTRY.SEQUENCE.gt(sequence));
+        var readings = DSL.selectDistinct(READING.SEQUENCE, DSL.inline("READING"))
+                .from(READING)
+                .join(SERIES)
+                .on(SERIES.ID.eq(READING.SERIES))
+                .where(SERIES.RUN.eq(run))
+                .and(READING.SEQUENCE.gt(sequence));
+        var changes = DSL.select(RUN.SEQUENCE, DSL.inline("RUN"))
+                .from(RUN)
+                .where(RUN.ID.eq(run))
+                .and(RUN.SEQUENCE.gt(sequence));
+        return entries.unionAll(readings)
+                .unionAll(changes)
+                .orderBy(DSL.field("1"), DSL.field("2"))
+                .limit(most)
+                .fetch(r -> new Event(r.value1(), r.value2()));
+    }
+
+    private static OffsetDateTime utc(Instant at) {
+        return at.atOffset(ZoneOffset.UTC);
+    }
+}

@@ -1,0 +1,46 @@
+package org.zeststack.store.design;
+
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.store.Saved;
+import org.zeststack.store.Stamp;
+
+/**
+ * Keeps designs of one kind.
+ *
+ * @param <T> what a version says: a bar or a formula
+ */
+public interface Designs<T> {
+
+    /**
+     * One version, kept as it was.
+     *
+     * @param design the design's id
+     * @param number counts from 1
+     * @param why why it was made
+     */
+    record Version<T>(long design, int number, String name, T content, String why, Stamp stamp) {}
+
+    /** A line of a list: the draft's name and the newest version's number, 0 where there is none. */
+    record Listed(long id, String name, int newest, Stamp stamp) {}
+
+    long create(String name, T draft, Stamp stamp);
+
+    List<Listed> list();
+
+    Optional<Saved<T>> draft(long id);
+
+    /** Saves a draft; throws {@link org.zeststack.store.StaleEdit} if {@code lock} is not the current one. */
+    void saveDraft(long id, String name, T draft, int lock, Stamp stamp);
+
+    /** Keeps the draft as the next version and returns its number; the same lock rule holds. */
+    int keepVersion(long id, int lock, String why, Stamp stamp);
+
+    Optional<Version<T>> version(long id, int number);
+
+    /** All versions of one design, newest first. */
+    List<Version<T>> versions(long id);
+
+    /** The newest version of every design that has one, in one query. */
+    List<Version<T>> newest();
+}

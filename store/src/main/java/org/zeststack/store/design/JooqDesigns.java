@@ -1,0 +1,195 @@
+package org.zeststack.store.design;
+
+import static org.zeststack.store.schema.Tables.DESIGN;
+import static org.zeststack.store.schema.Tables.DESIGN_DRAFT;
+import static org.zeststack.store.schema.Tables.DESIGN_VERSION;
+
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.JSONB;
+import org.jooq.Record;
+import org.jooq.impl.DSL;
+import org.zeststack.store.Saved;
+import org.zeststack.store.StaleEdit;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.json.StoredJson;
+
+/** One implementation for bars and formulas; they differ in kind and content only. */
+class JooqDesigns<T> implements Designs<T> {
+
+    private final DSLContext db;
+    private final String kind;
+    private final Class<T> type;
+
+    JooqDesigns(DSLContext db, String kind, Class<T> type) {
+        this.db = db;
+        this.kind = kind;
+        this.type = type;
+    }
+
+    @Override
+    public long create(String name, T draft, Stamp stamp) {
+        return db.transactionResult(tx -> {
+            long id = tx.dsl()
+                    .insertInto(DESIGN)
+                    .set(DESIGN.KIND, kind)
+                    .set(DESIGN.CREATED_AT, utc(stamp))
+                    .returningResult(DESIGN.ID)
+                    .fetchSingle()
+                    .value1();
+            tx.dsl()
+                    .insertInto(DESIGN_DRAFT)
+                    .set(DESIGN_DRAFT.DESIGN, id)
+                    .set(DESIGN_DRAFT.NAME, name)
+                    .set(DESIGN_DRAFT.CONTENT, StoredJson.write(draft))
+                    .set(DESIGN_DRAFT.CHANGED_BY, stamp.by())
+                    .set(DESIGN_DRAFT.CHANGED_AT, utc(stamp))
+                    .execute();
+            return id;
+        });
+    }
+
+    @Override
+    public List<Listed> list() {
+        var newest = DSL.coalesce(DSL.max(DESIGN_VERSION.NUMBER), 0);
+        return db.select(DESIGN.ID, DESIGN_DRAFT.NAME, newest, DESIGN_DRAFT.CHANGED_BY, DESIGN_DRAFT.CHANGED_AT)
+                .from(DESIGN)
+                .join(DESIGN_DRAFT)
+                .on(DESIGN_DRAFT.DESIGN.eq(DESIGN.ID))
+                .leftJoin(DESIGN_VERSION)
+                .on(DESIGN_VERSION.DESIGN.eq(DESIGN.ID))
+                .where(DESIGN.KIND.eq(kind))
+                .groupBy(DESIGN.ID, DESIGN_DRAFT.DESIGN)
+                .orderBy(DESIGN_DRAFT.NAME, DESIGN.ID)
+                .fetch(r -> new Listed(
+                        r.get(DESIGN.ID),
+                        r.get(DESIGN_DRAFT.NAME),
+                        r.get(newest),
+                        stamp(r.get(DESIGN_DRAFT.CHANGED_BY), r.get(DESIGN_DRAFT.CHANGED_AT))));
+    }
+
+    @Override
+    public Optional<Saved<T>> draft(long id) {
+        return db.select(
+                        DESIGN_DRAFT.NAME,
+                        DESIGN_DRAFT.CONTENT,
+                        DESIGN_DRAFT.LOCK_VERSION,
+                        DESIGN_DRAFT.CHANGED_BY,
+                        DESIGN_DRAFT.CHANGED_AT)
+                .from(DESIGN_DRAFT)
+                .join(DESIGN)
+                .on(DESIGN.ID.eq(DESIGN_DRAFT.DESIGN))
+                .where(DESIGN.ID.eq(id))
+                .and(DESIGN.KIND.eq(kind))
+                .fetchOptional(r -> new Saved<>(
+                        id, r.value1(), StoredJson.read(r.value2(), type), r.value3(), stamp(r.value4(), r.value5())));
+    }
+
+    @Override
+    public void saveDraft(long id, String name, T draft, int lock, Stamp stamp) {
+        JSONB content = StoredJson.write(draft);
+        int changed = db.update(DESIGN_DRAFT)
+                .set(DESIGN_DRAFT.NAME, name)
+                .set(DESIGN_DRAFT.CONTENT, content)
+                .set(DESIGN_DRAFT.LOCK_VERSION, lock + 1)
+                .set(DESIGN_DRAFT.CHANGED_BY, stamp.by())
+                .set(DESIGN_DRAFT.CHANGED_AT, utc(stamp))
+                .where(DESIGN_DRAFT.DESIGN.eq(id))
+                .and(DESIGN_DRAFT.LOCK_VERSION.eq(lock))
+                .execute();
+        if (changed != 1) {
+            throw new StaleEdit(name);
+        }
+    }
+
+    @Override
+    public int keepVersion(long id, int lock, String why, Stamp stamp) {
+        return db.transactionResult(tx -> {
+            DSLContext dsl = tx.dsl();
+            var draft = dsl.select(DESIGN_DRAFT.NAME, DESIGN_DRAFT.CONTENT, DESIGN_DRAFT.LOCK_VERSION)
+                    .from(DESIGN_DRAFT)
+                    .where(DESIGN_DRAFT.DESIGN.eq(id))
+                    .forUpdate()
+                    .fetchSingle();
+            if (draft.value3() != lock) {
+                throw new StaleEdit(draft.value1());
+            }
+            int number = 1
+                    + dsl.select(DSL.coalesce(DSL.max(DESIGN_VERSION.NUMBER), 0))
+                            .from(DESIGN_VERSION)
+                            .where(DESIGN_VERSION.DESIGN.eq(id))
+                            .fetchSingle()
+                            .value1();
+            dsl.insertInto(DESIGN_VERSION)
+                    .set(DESIGN_VERSION.DESIGN, id)
+                    .set(DESIGN_VERSION.NUMBER, number)
+                    .set(DESIGN_VERSION.NAME, draft.value1())
+                    .set(DESIGN_VERSION.CONTENT, draft.value2())
+                    .set(DESIGN_VERSION.WHY, why)
+                    .set(DESIGN_VERSION.MADE_BY, stamp.by())
+                    .set(DESIGN_VERSION.MADE_AT, utc(stamp))
+                    .execute();
+            return number;
+        });
+    }
+
+    @Override
+    public Optional<Version<T>> version(long id, int number) {
+        return versions(DESIGN_VERSION.DESIGN.eq(id).and(DESIGN_VERSION.NUMBER.eq(number))).stream()
+                .findFirst();
+    }
+
+    @Override
+    public List<Version<T>> versions(long id) {
+        return versions(DESIGN_VERSION.DESIGN.eq(id));
+    }
+
+    @Override
+    public List<Version<T>> newest() {
+        var other = DESIGN_VERSION.as("other");
+        return versions(DSL.notExists(DSL.selectOne()
+                .from(other)
+                .where(other.DESIGN.eq(DESIGN_VERSION.DESIGN))
+                .and(other.NUMBER.gt(DESIGN_VERSION.NUMBER))));
+    }
+
+    private List<Version<T>> versions(Condition which) {
+        return db.select(
+                        DESIGN_VERSION.DESIGN,
+                        DESIGN_VERSION.NUMBER,
+                        DESIGN_VERSION.NAME,
+                        DESIGN_VERSION.CONTENT,
+                        DESIGN_VERSION.WHY,
+                        DESIGN_VERSION.MADE_BY,
+                        DESIGN_VERSION.MADE_AT)
+                .from(DESIGN_VERSION)
+                .join(DESIGN)
+                .on(DESIGN.ID.eq(DESIGN_VERSION.DESIGN))
+                .where(DESIGN.KIND.eq(kind))
+                .and(which)
+                .orderBy(DESIGN_VERSION.NUMBER.desc(), DESIGN_VERSION.NAME)
+                .fetch(this::version);
+    }
+
+    private Version<T> version(Record r) {
+        return new Version<>(
+                r.get(DESIGN_VERSION.DESIGN),
+                r.get(DESIGN_VERSION.NUMBER),
+                r.get(DESIGN_VERSION.NAME),
+                StoredJson.read(r.get(DESIGN_VERSION.CONTENT), type),
+                r.get(DESIGN_VERSION.WHY),
+                stamp(r.get(DESIGN_VERSION.MADE_BY), r.get(DESIGN_VERSION.MADE_AT)));
+    }
+
+    private static Stamp stamp(String by, OffsetDateTime at) {
+        return new Stamp(by, at.toInstant());
+    }
+
+    private static OffsetDateTime utc(Stamp stamp) {
+        return stamp.at().atOffset(ZoneOffset.UTC);
+    }
+}

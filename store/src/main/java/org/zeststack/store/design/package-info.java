@@ -1,0 +1,2 @@
+/** Bars and formulas: an identity, one draft under optimistic locking, and versions that never change. */
+package org.zeststack.store.design;

@@ -1,0 +1,138 @@
+package org.zeststack.store.run;
+
+import static org.zeststack.store.schema.Tables.COMPONENT;
+import static org.zeststack.store.schema.Tables.RUN;
+
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.JSONB;
+import org.jooq.Record;
+import org.springframework.stereotype.Repository;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.json.StoredJson;
+
+@Repository
+class JooqRuns implements Runs {
+
+    private final DSLContext db;
+
+    JooqRuns(DSLContext db) {
+        this.db = db;
+    }
+
+    @Override
+    public long plan(Plan plan) {
+        return db.insertInto(RUN)
+                .set(RUN.BAR, plan.bar())
+                .set(RUN.BAR_VERSION, plan.barVersion())
+                .set(RUN.BAR_NAME, plan.barName())
+                .set(RUN.PLANNED_FOR, plan.plannedFor())
+                .set(RUN.PIECES, plan.pieces())
+                .set(RUN.THERMOMETER, plan.thermometer())
+                .set(RUN.ALLOWANCES, StoredJson.write(plan.allowances()))
+                .set(RUN.STATUS, Run.Status.PLANNED.name())
+                .returningResult(RUN.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    @Override
+    public Optional<Run> find(long id) {
+        return select(RUN.ID.eq(id)).stream().findFirst();
+    }
+
+    @Override
+    public List<Run> list(List<Run.Status> states) {
+        return select(RUN.STATUS.in(states.stream().map(Enum::name).toList()));
+    }
+
+    private List<Run> select(Condition which) {
+        return db.select(
+                        RUN.ID,
+                        RUN.BAR,
+                        RUN.BAR_VERSION,
+                        RUN.BAR_NAME,
+                        RUN.PLANNED_FOR,
+                        RUN.PIECES,
+                        RUN.THERMOMETER,
+                        RUN.ALLOWANCES,
+                        RUN.STATUS,
+                        RUN.SHEET,
+                        RUN.SEQUENCE,
+                        RUN.LOCK_VERSION,
+                        RUN.STARTED_AT,
+                        RUN.CLOSED_AT)
+                .from(RUN)
+                .where(which)
+                .orderBy(RUN.PLANNED_FOR.desc(), RUN.ID.desc())
+                .fetch(JooqRuns::run);
+    }
+
+    private static Run run(Record r) {
+        JSONB sheet = r.get(RUN.SHEET);
+        return new Run(
+                r.get(RUN.ID),
+                r.get(RUN.BAR),
+                r.get(RUN.BAR_VERSION),
+                r.get(RUN.BAR_NAME),
+                r.get(RUN.PLANNED_FOR),
+                r.get(RUN.PIECES),
+                r.get(RUN.THERMOMETER),
+                StoredJson.read(r.get(RUN.ALLOWANCES), Allowances.class),
+                Run.Status.valueOf(r.get(RUN.STATUS)),
+                Optional.ofNullable(sheet).map(s -> StoredJson.read(s, RunSheet.class)),
+                r.get(RUN.SEQUENCE),
+                r.get(RUN.LOCK_VERSION),
+                instant(r.get(RUN.STARTED_AT)),
+                instant(r.get(RUN.CLOSED_AT)));
+    }
+
+    @Override
+    public boolean start(long id, RunSheet sheet, Instant now) {
+        return db.transactionResult(tx -> {
+            DSLContext dsl = tx.dsl();
+            int started = dsl.update(RUN)
+                    .set(RUN.STATUS, Run.Status.STARTED.name())
+                    .set(RUN.SHEET, StoredJson.write(sheet))
+                    .set(RUN.STARTED_AT, now.atOffset(ZoneOffset.UTC))
+                    .set(RUN.LOCK_VERSION, RUN.LOCK_VERSION.plus(1))
+                    .where(RUN.ID.eq(id))
+                    .and(RUN.STATUS.eq(Run.Status.PLANNED.name()))
+                    .execute();
+            if (started == 0) {
+                return false;
+            }
+            var insert = dsl.insertInto(COMPONENT, COMPONENT.RUN, COMPONENT.KEY, COMPONENT.NAME);
+            for (RunSheet.FormulaBatch batch : sheet.formulas()) {
+                insert = insert.values(id, batch.key(), batch.name());
+            }
+            for (RunSheet.CouvertureBatch batch : sheet.couvertures()) {
+                insert = insert.values(id, batch.key(), batch.name());
+            }
+            insert.execute();
+            return true;
+        });
+    }
+
+    @Override
+    public boolean close(long id, Instant now) {
+        return db.update(RUN)
+                        .set(RUN.STATUS, Run.Status.CLOSED.name())
+                        .set(RUN.CLOSED_AT, now.atOffset(ZoneOffset.UTC))
+                        .set(RUN.LOCK_VERSION, RUN.LOCK_VERSION.plus(1))
+                        .where(RUN.ID.eq(id))
+                        .and(RUN.STATUS.eq(Run.Status.STARTED.name()))
+                        .execute()
+                == 1;
+    }
+
+    private static Instant instant(OffsetDateTime at) {
+        return at == null ? null : at.toInstant();
+    }
+}

@@ -1,0 +1,39 @@
+package org.zeststack.store.run;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.RunSheet;
+
+/** Keeps runs. */
+public interface Runs {
+
+    /** What a run is planned with. */
+    record Plan(
+            long bar,
+            int barVersion,
+            String barName,
+            LocalDate plannedFor,
+            int pieces,
+            long thermometer,
+            Allowances allowances) {}
+
+    long plan(Plan plan);
+
+    Optional<Run> find(long id);
+
+    /** Runs of some states, newest day first. Sheets are read with them. */
+    List<Run> list(List<Run.Status> states);
+
+    /**
+     * Freezes the sheet, makes the components and opens the bench.
+     *
+     * @return false if the run was already started
+     */
+    boolean start(long id, RunSheet sheet, Instant now);
+
+    /** Closes a run on the bench; false if it was not there. */
+    boolean close(long id, Instant now);
+}

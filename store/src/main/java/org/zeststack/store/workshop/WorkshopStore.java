@@ -1,0 +1,40 @@
+package org.zeststack.store.workshop;
+
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.core.workshop.Mould;
+import org.zeststack.core.workshop.Place;
+import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.store.Saved;
+import org.zeststack.store.Stamp;
+
+/** Keeps the place, the thermometers and the moulds. Saves throw {@link org.zeststack.store.StaleEdit}. */
+public interface WorkshopStore {
+
+    /** Settings of the whole workshop, once it is set up; the name is the workshop's. */
+    Optional<Saved<Place>> place();
+
+    /** Whether one local person works without signing in. */
+    boolean justMe();
+
+    /** First set-up; false if somebody else was first. */
+    boolean setUp(String name, boolean justMe, Place place, Stamp stamp);
+
+    void savePlace(String name, Place place, int lock, Stamp stamp);
+
+    List<Saved<Thermometer>> thermometers();
+
+    Optional<Saved<Thermometer>> thermometer(long id);
+
+    long addThermometer(String name, Thermometer thermometer, Stamp stamp);
+
+    void saveThermometer(long id, String name, Thermometer thermometer, int lock, Stamp stamp);
+
+    List<Saved<Mould>> moulds();
+
+    Optional<Saved<Mould>> mould(long id);
+
+    long addMould(String name, Mould mould, Stamp stamp);
+
+    void saveMould(long id, String name, Mould mould, int lock, Stamp stamp);
+}

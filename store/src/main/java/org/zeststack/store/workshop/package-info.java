@@ -1,0 +1,2 @@
+/** The workshop's settings, thermometers and moulds. */
+package org.zeststack.store.workshop;

@@ -1,0 +1,53 @@
+package org.zeststack.store;
+
+import java.util.concurrent.atomic.AtomicInteger;
+import org.flywaydb.core.Flyway;
+import org.jooq.DSLContext;
+import org.jooq.SQLDialect;
+import org.jooq.impl.DSL;
+import org.postgresql.ds.PGSimpleDataSource;
+import org.zeststack.postgres.PrivatePostgres;
+
+/** One throw-away PostgreSQL per test run; every test class gets a migrated database of its own by cloning a template. */
+public final class TestDatabase {
+
+    private static final String TEMPLATE = "template_zest";
+    private static final AtomicInteger NUMBER = new AtomicInteger();
+    private static PrivatePostgres server;
+
+    private final String url;
+
+    private TestDatabase(String url) {
+        this.url = url;
+    }
+
+    /** A new migrated database. */
+    public static synchronized TestDatabase fresh() {
+        if (server == null) {
+            server = PrivatePostgres.throwAway();
+            server.execute(PrivatePostgres.NAME, "create database " + TEMPLATE);
+            Flyway.configure()
+                    .dataSource(server.url(TEMPLATE), PrivatePostgres.NAME, "")
+                    .load()
+                    .migrate();
+        }
+        String name = "test_" + NUMBER.incrementAndGet();
+        server.execute(PrivatePostgres.NAME, "create database " + name + " template " + TEMPLATE);
+        return new TestDatabase(server.url(name));
+    }
+
+    public String url() {
+        return url;
+    }
+
+    public String user() {
+        return PrivatePostgres.NAME;
+    }
+
+    public DSLContext dsl() {
+        PGSimpleDataSource source = new PGSimpleDataSource();
+        source.setUrl(url);
+        source.setUser(user());
+        return DSL.using(source, SQLDialect.POSTGRES);
+    }
+}

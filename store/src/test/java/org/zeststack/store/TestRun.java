@@ -1,0 +1,60 @@
+package org.zeststack.store;
+
+import java.util.List;
+import java.util.Map;
+import org.zeststack.core.bar.CrossSection;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.explain.Working;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.weighing.FillWindow;
+import org.zeststack.core.workshop.Thermometer;
+
+/** A small run sheet for tests of the store; its numbers are not computed. */
+public final class TestRun {
+
+    public static final String CARAMEL = "formula-1-v1";
+
+    private TestRun() {}
+
+    public static RunSheet sheet() {
+        Working why = Working.of("why").line("a", "1 + 1 = %d", 2).from("arithmetic");
+        return new RunSheet(
+                RunSheet.SCHEMA_VERSION,
+                "Test bar",
+                1,
+                10,
+                11,
+                new RunSheet.Moulds("mould", 12, 2, 1, 1, 11),
+                Allowances.USUAL,
+                93.75,
+                "probe",
+                Thermometer.TRUE,
+                new CrossSection(32, 14, List.of()),
+                List.of(new RunSheet.LayerTarget(
+                        "filling-1", CARAMEL, "FILLING", "caramel", "caramel", 10.5, new FillWindow(35, 39, 43))),
+                53.2,
+                List.of(new RunSheet.FormulaBatch(
+                        CARAMEL,
+                        "caramel",
+                        1,
+                        "caramel",
+                        429,
+                        442.3,
+                        0.25,
+                        550.1,
+                        List.of(new RunSheet.BatchLine("sugar", "Sugar", 200.25, "in the pot")),
+                        Map.of(Part.SUCROSE, 200.0, Part.WATER, 100.0),
+                        42,
+                        118.0,
+                        115.5,
+                        116.3,
+                        List.of(),
+                        why)),
+                List.of(new RunSheet.CouvertureBatch("couverture-dark", "dark", "dark", 200, 800, 590, why)),
+                List.of(),
+                List.of(),
+                List.of(new RunSheet.BenchStep(
+                        "cook:" + CARAMEL, RunSheet.StepKind.COOK, CARAMEL, "", "Cook caramel", "", "")));
+    }
+}

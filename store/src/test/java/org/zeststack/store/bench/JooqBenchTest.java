@@ -1,0 +1,202 @@
+package org.zeststack.store.bench;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+import static org.zeststack.store.schema.Tables.ENTRY;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
+import org.jooq.DSLContext;
+import org.jooq.exception.DataAccessException;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.Test;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.BenchEntry;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.TestDatabase;
+import org.zeststack.store.TestRun;
+import org.zeststack.store.bench.Bench.NewEntry;
+import org.zeststack.store.bench.Bench.Outcome;
+import org.zeststack.store.bench.Bench.Reading;
+import org.zeststack.store.bench.Bench.Series;
+import org.zeststack.store.bench.Bench.SeriesKind;
+import org.zeststack.store.live.LiveFeed;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.store.run.TestRuns;
+
+public class JooqBenchTest {
+
+    private static final Instant NOW = Instant.parse("2026-03-02T09:00:00Z");
+
+    private TestDatabase database;
+    private DSLContext db;
+    private Bench bench;
+    private Runs runs;
+    private long run;
+
+    @BeforeClass
+    public void open() {
+        database = TestDatabase.fresh();
+        db = database.dsl();
+        bench = new JooqBench(db);
+        runs = TestRuns.of(db);
+    }
+
+    @BeforeMethod
+    public void startRun() {
+        run = TestRuns.planned(db);
+        assertTrue(runs.start(run, TestRun.sheet(), NOW));
+    }
+
+    private static NewEntry entry(long key, EntryBody body, UUID corrects) {
+        return new NewEntry(new UUID(7, key), body, "", "tablet", NOW, corrects);
+    }
+
+    private static EntryBody good(int pieces) {
+        return new EntryBody.Tally(EntryBody.Outcome.GOOD, pieces, "");
+    }
+
+    @Test
+    public void theSameKeyCountsOnceAndAnotherBodyIsAConflict() {
+        assertEquals(bench.append(run, entry(1, good(5), null), "Ada", NOW), Outcome.ACCEPTED);
+        assertEquals(bench.append(run, entry(1, good(5), null), "Ada", NOW), Outcome.KNOWN);
+        assertEquals(bench.append(run, entry(1, good(6), null), "Ada", NOW), Outcome.CONFLICT);
+        List<BenchEntry> entries = bench.entries(run);
+        assertEquals(entries.size(), 1);
+        assertEquals(entries.get(0).body(), good(5));
+        assertEquals(entries.get(0).by(), "Ada");
+    }
+
+    @Test
+    public void everyKindOfBodyComesBackAsItWas() {
+        List<EntryBody> bodies = List.of(
+                new EntryBody.StepDone("cook:" + TestRun.CARAMEL, 440.5),
+                new EntryBody.StepDone("release", null),
+                new EntryBody.WeighIn("filling-1", 512.3, 40.1, 12),
+                new EntryBody.Tally(EntryBody.Outcome.REJECTED, 3, "leak"),
+                new EntryBody.Note("½ °C less — “next time”"),
+                new EntryBody.Undo());
+        for (int i = 0; i < bodies.size(); i++) {
+            bench.append(run, entry(i, bodies.get(i), null), "Ada", NOW);
+        }
+        assertEquals(bench.entries(run).stream().map(BenchEntry::body).toList(), bodies);
+    }
+
+    @Test
+    public void entriesCannotBeChangedOrDeleted() {
+        bench.append(run, entry(1, good(5), null), "Ada", NOW);
+        expectThrows(
+                DataAccessException.class,
+                () -> db.update(ENTRY).set(ENTRY.DEVICE, "other").execute());
+        expectThrows(DataAccessException.class, () -> db.deleteFrom(ENTRY).execute());
+    }
+
+    @Test
+    public void correctingWhatIsNotThereIsRefused() {
+        assertEquals(bench.append(run, entry(2, new EntryBody.Undo(), UUID.randomUUID()), "Ada", NOW), Outcome.REFUSED);
+        assertEquals(bench.append(999_999, entry(1, good(1), null), "Ada", NOW), Outcome.REFUSED);
+        assertTrue(runs.close(run, NOW));
+        assertEquals(bench.append(run, entry(3, good(1), null), "Ada", NOW), Outcome.REFUSED);
+    }
+
+    @Test
+    public void entriesFromManyHandsTakeDistinctNumbers() throws Exception {
+        ExecutorService hands = Executors.newFixedThreadPool(4);
+        List<Callable<Outcome>> work = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            // Every third is a repeat of the one before it, as a device does that lost the answer.
+            long key = i % 3 == 2 ? i - 1L : i;
+            work.add(() -> bench.append(run, entry(key, good((int) key + 1), null), "Ada", NOW));
+        }
+        for (var done : hands.invokeAll(work)) {
+            assertTrue(Set.of(Outcome.ACCEPTED, Outcome.KNOWN).contains(done.get()));
+        }
+        hands.shutdown();
+        assertEquals(
+                bench.entries(run).stream().map(BenchEntry::sequence).toList(),
+                LongStream.rangeClosed(1, 40).boxed().toList());
+    }
+
+    @Test
+    public void readingsCountOnceAndStopWithTheSeries() {
+        Series series = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow();
+        assertEquals(
+                bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                        .orElseThrow()
+                        .id(),
+                series.id());
+        List<Reading> batch = IntStream.range(0, 50)
+                .mapToObj(i -> new Reading(new UUID(2, i), NOW.plusSeconds(i), 90_000 + 100 * i, false))
+                .toList();
+        assertEquals(bench.addReadings(series.id(), batch), 50);
+        assertEquals(bench.addReadings(series.id(), batch.subList(40, 50)), 0);
+        bench.endSeries(series.id(), NOW.plusSeconds(60));
+        assertEquals(bench.addReadings(series.id(), List.of(new Reading(new UUID(3, 1), NOW, 1, true))), -1);
+        List<Reading> kept = bench.readingsOf(run).get(series.id());
+        assertEquals(kept, batch);
+    }
+
+    @Test
+    public void aComponentMayBeCookedTwice() {
+        bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW);
+        bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 2), SeriesKind.COOK, "pot", 20, NOW);
+        assertEquals(bench.seriesOf(run).size(), 2);
+        assertTrue(bench.startSeries(run, "no-such", new UUID(1, 3), SeriesKind.COOK, "", 1, NOW)
+                .isEmpty());
+        assertTrue(bench.simulatedRunning().stream().anyMatch(s -> s.run() == run && s.timeScale() == 20));
+    }
+
+    @Test
+    public void eventsAreRereadFromASequenceNumber() {
+        bench.append(run, entry(1, good(5), null), "Ada", NOW);
+        Series series = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow();
+        bench.addReadings(series.id(), List.of(new Reading(new UUID(2, 1), NOW, 90_000, false)));
+        bench.append(run, entry(2, good(6), null), "Ada", NOW);
+        List<Bench.Event> events = bench.eventsAfter(run, 1, 100);
+        assertEquals(events.stream().map(e -> e.sequence() + e.kind()).toList(), List.of("3READING", "4RUN", "4TALLY"));
+        assertTrue(bench.eventsAfter(run, 4, 100).isEmpty());
+    }
+
+    @Test
+    public void whatOneInstanceWritesAnotherHears() throws Exception {
+        BlockingQueue<Long> heard = new LinkedBlockingQueue<>();
+        try (LiveFeed feed = new LiveFeed(database.url(), database.user(), "", heard::add)) {
+            assertEquals(heard.poll(10, TimeUnit.SECONDS), Long.valueOf(LiveFeed.EVERY_RUN));
+            bench.append(run, entry(1, good(5), null), "Ada", NOW);
+            assertEquals(heard.poll(10, TimeUnit.SECONDS), Long.valueOf(run));
+        }
+    }
+
+    @Test
+    public void aFrozenSheetComesBackWhole() {
+        Run kept = runs.find(run).orElseThrow();
+        RunSheet sheet = kept.sheet().orElseThrow();
+        assertEquals(sheet, TestRun.sheet());
+        assertEquals(kept.status(), Run.Status.STARTED);
+        assertEquals(kept.allowances(), Allowances.USUAL);
+        assertEquals(kept.plannedFor(), LocalDate.of(2026, 3, 2));
+        assertTrue(!runs.start(run, TestRun.sheet(), NOW), "a run starts once");
+        Set<Long> listed = ConcurrentHashMap.newKeySet();
+        runs.list(List.of(Run.Status.STARTED)).forEach(r -> listed.add(r.id()));
+        assertTrue(listed.contains(run));
+    }
+}

@@ -1,0 +1,84 @@
+package org.zeststack.store.design;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+import static org.zeststack.store.schema.Tables.DESIGN_VERSION;
+
+import java.time.Instant;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.jooq.exception.DataAccessException;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.method.MethodStep;
+import org.zeststack.store.StaleEdit;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.TestDatabase;
+
+public class JooqDesignsTest {
+
+    private static final Stamp STAMP = new Stamp("Ada", Instant.parse("2026-03-01T08:00:00Z"));
+
+    private DSLContext db;
+    private Designs<Formula> formulas;
+
+    @BeforeClass
+    public void open() {
+        db = TestDatabase.fresh().dsl();
+        formulas = new DesignStores().formulas(db);
+    }
+
+    private static Formula caramel(double sugarGrams) {
+        return new Formula(
+                Family.CARAMEL,
+                List.of(new FormulaLine("sugar", sugarGrams, Role.POT), new FormulaLine("salt", 1.25, Role.OFF_HEAT)),
+                118.0,
+                0.03,
+                List.of(new MethodStep("Boil", "118 °C", "hot")));
+    }
+
+    @Test
+    public void aSecondSaverIsToldAndNothingIsLost() {
+        long id = formulas.create("caramel", caramel(100), STAMP);
+        int lock = formulas.draft(id).orElseThrow().lock();
+        formulas.saveDraft(id, "caramel", caramel(200), lock, STAMP);
+        expectThrows(StaleEdit.class, () -> formulas.saveDraft(id, "caramel", caramel(300), lock, STAMP));
+        assertEquals(formulas.draft(id).orElseThrow().content(), caramel(200));
+        formulas.saveDraft(id, "caramel", caramel(300), lock + 1, STAMP);
+        assertEquals(formulas.draft(id).orElseThrow().content(), caramel(300));
+    }
+
+    @Test
+    public void versionsStayWhateverTheDraftBecomes() {
+        long id = formulas.create("fudge", caramel(100), STAMP);
+        assertEquals(formulas.keepVersion(id, 0, "first", STAMP), 1);
+        formulas.saveDraft(id, "fudge two", caramel(150), 0, STAMP);
+        expectThrows(StaleEdit.class, () -> formulas.keepVersion(id, 0, "stale", STAMP));
+        assertEquals(formulas.keepVersion(id, 1, "firmer", STAMP), 2);
+        assertEquals(formulas.version(id, 1).orElseThrow().content(), caramel(100));
+        assertEquals(formulas.versions(id).stream().map(Designs.Version::why).toList(), List.of("firmer", "first"));
+        assertTrue(formulas.newest().stream().anyMatch(v -> v.design() == id && v.number() == 2));
+        expectThrows(DataAccessException.class, () -> db.update(DESIGN_VERSION)
+                .set(DESIGN_VERSION.WHY, "rewritten")
+                .execute());
+    }
+
+    @Test
+    public void barsAndFormulasDoNotMix() {
+        long id = formulas.create("alone", caramel(1), STAMP);
+        assertTrue(new DesignStores().bars(db).draft(id).isEmpty());
+        assertTrue(formulas.list().stream().anyMatch(l -> l.id() == id && l.newest() == 0));
+    }
+
+    @Test
+    public void anUncookedFormulaKeepsThatItIsNotCooked() {
+        Formula paste = new Formula(Family.NUT_PASTE, List.of(), null, 0, List.of());
+        long id = formulas.create("paste", paste, STAMP);
+        assertEquals(formulas.draft(id).orElseThrow().content(), paste);
+    }
+}
