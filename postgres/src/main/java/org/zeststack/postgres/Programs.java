@@ -53,10 +53,15 @@ final class Programs {
         return root;
     }
 
+    /** Where a program lies. */
+    String path(String program) {
+        return bin.resolve(program).toString();
+    }
+
     /** The command line of a program, with the change of user that it needs. */
     List<String> command(String program, String... arguments) {
         List<String> command = new ArrayList<>(prefix());
-        command.add(bin.resolve(program).toString());
+        command.add(path(program));
         command.addAll(List.of(arguments));
         return command;
     }

@@ -1,0 +1,193 @@
+package org.zeststack.web.form;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Range;
+
+/**
+ * One form as typed, the faults found in it and, after a clash of two savers, what the other one saved. Nothing typed is
+ * ever dropped: the page is drawn again from here.
+ */
+public final class FormInput {
+
+    private final Map<String, String> typed;
+    private final List<Fault> faults = new ArrayList<>();
+    private Map<String, String> theirs = Map.of();
+    private String theirName = "";
+
+    private FormInput(Map<String, String> typed) {
+        this.typed = new LinkedHashMap<>(typed);
+    }
+
+    public static FormInput of(Map<String, String> typed) {
+        return new FormInput(typed);
+    }
+
+    /** What stands in a field. */
+    public String text(String field) {
+        return typed.getOrDefault(field, "");
+    }
+
+    public boolean has(String field) {
+        return !text(field).isBlank();
+    }
+
+    public Map<String, String> typed() {
+        return typed;
+    }
+
+    /** A number inside a range; NaN with a fault noted where it is none. */
+    public double number(String field, Range range) {
+        String text = text(field).strip();
+        OptionalDouble number = AmountText.parse(text);
+        if (number.isEmpty()) {
+            String wrong = text.isEmpty() ? "Write a number" : "\u201c" + shortened(text) + "\u201d is not a number";
+            faults.add(new Fault(
+                    field,
+                    text,
+                    range.least(),
+                    range.greatest(),
+                    range.unit(),
+                    "%s; permitted: %s.".formatted(wrong, range.inWords())));
+            return Double.NaN;
+        }
+        if (!range.holds(number.getAsDouble())) {
+            faults.add(Fault.outside(field, shortened(text), range));
+            return Double.NaN;
+        }
+        return number.getAsDouble();
+    }
+
+    /** A whole number inside a range; the range's least with a fault noted where it is none. */
+    public int whole(String field, Range range) {
+        double number = number(field, range);
+        if (number != Math.rint(number)) {
+            if (!Double.isNaN(number)) {
+                faults.add(Fault.of(field, text(field), "Write a whole number, " + range.inWords() + "."));
+            }
+            return (int) range.least();
+        }
+        return (int) number;
+    }
+
+    /** A number typed in percent, as a fraction; the range is that of the fraction. */
+    public double percent(String field, Range fraction) {
+        return number(field, new Range(100 * fraction.least(), 100 * fraction.greatest(), "%")) / 100;
+    }
+
+    /** Text that must be there, of at most {@code most} characters. */
+    public String required(String field, int most) {
+        String text = text(field).strip();
+        if (text.isEmpty()) {
+            faults.add(Fault.of(field, "", "Write something here."));
+        }
+        return limited(field, most);
+    }
+
+    /** Text of at most {@code most} characters, or none. */
+    public String limited(String field, int most) {
+        String text = text(field).strip();
+        if (text.length() > most) {
+            faults.add(Fault.of(
+                    field, shortened(text), "%d characters; at most %d fit.".formatted(text.length(), most)));
+        }
+        return text;
+    }
+
+    /** One of an enum's names; null with a fault noted where it is none. */
+    public <E extends Enum<E>> E choice(String field, Class<E> type) {
+        try {
+            return Enum.valueOf(type, text(field));
+        } catch (IllegalArgumentException e) {
+            faults.add(Fault.of(field, text(field), "Choose one."));
+            return null;
+        }
+    }
+
+    /** Builds a value if nothing is wrong so far; its own complaints are noted too. */
+    public <T> Optional<T> build(Supplier<T> value) {
+        if (!faults.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(value.get());
+        } catch (InvalidInput input) {
+            faults.addAll(input.faults());
+            return Optional.empty();
+        }
+    }
+
+    public void add(Fault fault) {
+        faults.add(fault);
+    }
+
+    public void addAll(List<Fault> more) {
+        faults.addAll(more);
+    }
+
+    public List<Fault> faults() {
+        return List.copyOf(faults);
+    }
+
+    public boolean faulty() {
+        return !faults.isEmpty();
+    }
+
+    /** What is wrong with a field; empty text where nothing is. */
+    public String fault(String field) {
+        return faults.stream()
+                .filter(f -> f.field().equals(field))
+                .map(Fault::message)
+                .findFirst()
+                .orElse("");
+    }
+
+    /** Notes what somebody else saved meanwhile. */
+    public void clash(String by, Map<String, String> saved) {
+        theirName = by;
+        theirs = Map.copyOf(saved);
+    }
+
+    /** Who saved meanwhile; empty where nobody did. */
+    public String clashedWith() {
+        return theirName;
+    }
+
+    /** What somebody else saved in a field, if it differs from what is typed here; null where not. */
+    public String theirs(String field) {
+        if (theirName.isEmpty()) {
+            return null;
+        }
+        String other = theirs.getOrDefault(field, "");
+        return other.strip().equals(text(field).strip()) ? null : other.isBlank() ? "(empty)" : other;
+    }
+
+    /** Fields that the other saver has and this form has not, such as lines added meanwhile. */
+    public Map<String, String> onlyTheirs() {
+        Map<String, String> only = new LinkedHashMap<>();
+        theirs.forEach((field, text) -> {
+            if (!typed.containsKey(field) && !text.isBlank()) {
+                only.put(field, text);
+            }
+        });
+        return only;
+    }
+
+    /** A number as a field shows it. */
+    public static String shown(double number) {
+        return Numbers.plain(number);
+    }
+
+    private static String shortened(String text) {
+        return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+    }
+}

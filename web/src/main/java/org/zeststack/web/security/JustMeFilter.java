@@ -1,0 +1,62 @@
+package org.zeststack.web.security;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+import org.zeststack.store.people.Role;
+import org.zeststack.store.workshop.WorkshopStore;
+
+/**
+ * Before the workshop is set up every page leads to the welcome page. In a workshop of one local person that person is let
+ * in without a password, from this machine only.
+ */
+@Component
+class JustMeFilter extends OncePerRequestFilter {
+
+    private static final SignedIn ME = new SignedIn("me", "Me", "", Role.OWNER, true);
+
+    private final WorkshopStore workshop;
+    /** Set-up happens once; after it the database is not asked again. */
+    private volatile Boolean justMe;
+
+    JustMeFilter(WorkshopStore workshop) {
+        this.workshop = workshop;
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String path = request.getServletPath();
+        boolean open = path.startsWith("/assets/") || path.startsWith("/webjars/") || path.equals("/welcome");
+        if (open) {
+            chain.doFilter(request, response);
+            return;
+        }
+        if (justMe == null && workshop.place().isPresent()) {
+            justMe = workshop.justMe();
+        }
+        if (justMe == null) {
+            response.sendRedirect(request.getContextPath() + "/welcome");
+            return;
+        }
+        if (justMe) {
+            if (!Loopback.is(request)) {
+                response.sendError(
+                        HttpServletResponse.SC_FORBIDDEN, "This workshop works without signing in, on its own machine only.");
+                return;
+            }
+            SecurityContext context = SecurityContextHolder.createEmptyContext();
+            context.setAuthentication(
+                    UsernamePasswordAuthenticationToken.authenticated(ME, null, ME.getAuthorities()));
+            SecurityContextHolder.setContext(context);
+        }
+        chain.doFilter(request, response);
+    }
+}

@@ -1,0 +1,133 @@
+package org.zeststack.web.start;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.zeststack.postgres.DumpFile;
+import org.zeststack.postgres.PostgresTrouble;
+import org.zeststack.postgres.PrivatePostgres;
+
+/** The program behind the {@code zest} command: {@code demo}, {@code serve}, {@code backup}, {@code restore}. */
+public final class Zest {
+
+    private static final String USAGE = "usage: zest demo | serve | backup FILE | restore FILE [--replace]";
+
+    private Zest() {}
+
+    public static void main(String[] arguments) {
+        List<String> words = Arrays.asList(arguments);
+        try {
+            switch (words.isEmpty() ? "" : words.get(0)) {
+                case "demo" -> serve(true);
+                case "serve" -> serve(false);
+                case "backup" -> withDatabase(database -> DumpFile.backup(database, argument(words)));
+                case "restore" -> withDatabase(database ->
+                        DumpFile.restore(database, argument(words), words.contains("--replace")));
+                default -> throw new PostgresTrouble(USAGE);
+            }
+        } catch (PostgresTrouble trouble) {
+            System.err.println("zest: " + trouble.getMessage());
+            System.exit(1);
+        }
+    }
+
+    private static Path argument(List<String> words) {
+        return words.stream()
+                .skip(1)
+                .filter(w -> !w.startsWith("--"))
+                .findFirst()
+                .map(Path::of)
+                .orElseThrow(() -> new PostgresTrouble(USAGE));
+    }
+
+    /** Data of the demo and of real work never mix. */
+    private static Path home(boolean demo) {
+        String home = System.getenv().getOrDefault("ZEST_HOME", ".zest");
+        return Path.of(home, demo ? "demo" : "data");
+    }
+
+    private static void withDatabase(java.util.function.Consumer<DumpFile.Database> work) {
+        String external = System.getenv("ZEST_DATABASE_URL");
+        if (external != null) {
+            work.accept(DumpFile.Database.external(external));
+            return;
+        }
+        boolean demo = System.getenv("ZEST_DEMO") != null;
+        try (PrivatePostgres postgres = PrivatePostgres.durable(home(demo))) {
+            work.accept(new DumpFile.Database(postgres.url(), PrivatePostgres.NAME, postgres.password()));
+        }
+    }
+
+    private static void serve(boolean demo) {
+        String bind = System.getenv().getOrDefault("ZEST_BIND", "127.0.0.1");
+        int port = port();
+        requireFree(bind, port);
+        Map<String, Object> settings = new HashMap<>(Map.of("server.address", bind, "server.port", port));
+        settings.put("zest.demo", demo);
+        String external = System.getenv("ZEST_DATABASE_URL");
+        if (external != null) {
+            DumpFile.Database database = DumpFile.Database.external(external);
+            settings.putAll(dataSource(database.url(), database.user(), database.password()));
+            run(settings, null);
+        } else {
+            PrivatePostgres postgres = PrivatePostgres.durable(home(demo));
+            settings.putAll(dataSource(postgres.url(), PrivatePostgres.NAME, postgres.password()));
+            run(settings, postgres);
+        }
+    }
+
+    private static Map<String, Object> dataSource(String url, String user, String password) {
+        return Map.of(
+                "spring.datasource.url", url,
+                "spring.datasource.username", user,
+                "spring.datasource.password", password);
+    }
+
+    private static void run(Map<String, Object> settings, PrivatePostgres postgres) {
+        SpringApplication application = new SpringApplication(Application.class);
+        application.setDefaultProperties(settings);
+        // The database goes last: requests under way still need it.
+        SpringApplication.getShutdownHandlers().add(() -> {
+            if (postgres != null) {
+                postgres.close();
+            }
+        });
+        ConfigurableApplicationContext context = application.run();
+        String demo = Boolean.TRUE.equals(settings.get("zest.demo")) ? DemoSignIns.LINES : "";
+        System.out.printf(
+                "%nZest Stack is ready at http://%s:%s/%n%sCtrl-C stops it.%n",
+                settings.get("server.address"), context.getEnvironment().getProperty("local.server.port"), demo);
+    }
+
+    private static int port() {
+        String text = System.getenv().getOrDefault("ZEST_PORT", "8480");
+        try {
+            int port = Integer.parseInt(text);
+            if (port >= 1 && port <= 65535) {
+                return port;
+            }
+        } catch (NumberFormatException e) {
+            // told below, with the range
+        }
+        throw new PostgresTrouble("ZEST_PORT is " + text + "; it must be a number from 1 to 65535.");
+    }
+
+    private static void requireFree(String bind, int port) {
+        try (ServerSocket socket = new ServerSocket()) {
+            socket.setReuseAddress(true);
+            socket.bind(new InetSocketAddress(InetAddress.getByName(bind), port));
+        } catch (IOException e) {
+            throw new PostgresTrouble(("Port %d on %s is taken, perhaps by a Zest Stack that still runs. Stop that"
+                            + " program, or choose another port: ZEST_PORT=%d ./zest …")
+                    .formatted(port, bind, port + 1));
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Starts everything and wires it together. */
+package org.zeststack.web.start;
