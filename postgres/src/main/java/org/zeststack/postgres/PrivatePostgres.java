@@ -69,6 +69,26 @@ public final class PrivatePostgres implements AutoCloseable {
         return new PrivatePostgres(programs, DataHome.prepare(wanted, programs), true);
     }
 
+    /**
+     * Works on the server of these data if one runs, or on one started for the moment.
+     *
+     * @throws PostgresTrouble if it cannot be started
+     */
+    public static void attached(Path wanted, java.util.function.Consumer<DumpFile.Database> work) {
+        Programs programs = Programs.find();
+        Path home = DataHome.prepare(wanted, programs);
+        Path running = home.resolve("data").resolve("postmaster.pid");
+        if (Files.exists(running)) {
+            // The fourth line of PostgreSQL's own note is its port.
+            String url = "jdbc:postgresql://127.0.0.1:" + line(running, 3) + "/" + NAME;
+            work.accept(new DumpFile.Database(url, NAME, password(home, programs)));
+            return;
+        }
+        try (PrivatePostgres postgres = new PrivatePostgres(programs, home, true)) {
+            work.accept(new DumpFile.Database(postgres.url(), NAME, postgres.password));
+        }
+    }
+
     /** Starts a throw-away server for tests and code generation: no fsync, no password, deleted when it stops. */
     public static PrivatePostgres throwAway() {
         Programs programs = Programs.find();
@@ -123,7 +143,7 @@ public final class PrivatePostgres implements AutoCloseable {
             pause(250);
         }
         throw new PostgresTrouble("The data in " + home + " is in use by another running Zest Stack (process "
-                + firstLine(data().resolve("postmaster.pid")) + "). Stop that one first.");
+                + line(data().resolve("postmaster.pid"), 0) + "). Stop that one first.");
     }
 
     private static int freePort() {
@@ -212,9 +232,9 @@ public final class PrivatePostgres implements AutoCloseable {
         }
     }
 
-    private static String firstLine(Path file) {
+    private static String line(Path file, int number) {
         try {
-            return Files.readAllLines(file).get(0);
+            return Files.readAllLines(file).get(number);
         } catch (IOException | IndexOutOfBoundsException e) {
             return "unknown";
         }

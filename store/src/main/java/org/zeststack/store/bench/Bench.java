@@ -2,6 +2,7 @@ package org.zeststack.store.bench;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.zeststack.core.run.BenchEntry;
@@ -33,6 +34,9 @@ public interface Bench {
     Outcome append(long run, NewEntry entry, String by, Instant now);
 
     List<BenchEntry> entries(long run);
+
+    /** Entries of many runs, oldest first, in one query. */
+    Map<Long, List<BenchEntry>> entriesOf(List<Long> runs);
 
     /** What a series measures. */
     enum SeriesKind {
@@ -93,7 +97,7 @@ public interface Bench {
     int addReadings(long series, List<Reading> readings);
 
     /** All readings of a run's series by series, oldest first, in one query. */
-    java.util.Map<Long, List<Reading>> readingsOf(long run);
+    Map<Long, List<Reading>> readingsOf(long run);
 
     /** Tells everyone that the run changed in another way, for example that it was closed. */
     void touch(long run);

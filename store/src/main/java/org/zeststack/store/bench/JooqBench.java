@@ -119,18 +119,34 @@ class JooqBench implements Bench {
 
     @Override
     public List<BenchEntry> entries(long run) {
-        return db.select(ENTRY.SEQUENCE, ENTRY.KEY, ENTRY.KIND, ENTRY.BODY, ENTRY.AT, ENTRY.RECORDED_BY, ENTRY.CORRECTS)
+        return entriesOf(List.of(run)).getOrDefault(run, List.of());
+    }
+
+    @Override
+    public Map<Long, List<BenchEntry>> entriesOf(List<Long> runs) {
+        return db.select(
+                        ENTRY.RUN,
+                        ENTRY.SEQUENCE,
+                        ENTRY.KEY,
+                        ENTRY.KIND,
+                        ENTRY.BODY,
+                        ENTRY.AT,
+                        ENTRY.RECORDED_BY,
+                        ENTRY.CORRECTS)
                 .from(ENTRY)
-                .where(ENTRY.RUN.eq(run))
+                .where(ENTRY.RUN.in(runs))
                 .orderBy(ENTRY.SEQUENCE)
-                .fetch(r -> new BenchEntry(
-                        r.value1(),
-                        r.value2(),
-                        StoredJson.read(
-                                r.value4(), EntryKind.valueOf(r.value3()).type()),
-                        r.value5().toInstant(),
-                        r.value6(),
-                        r.value7()));
+                .fetchGroups(
+                        ENTRY.RUN,
+                        r -> new BenchEntry(
+                                r.value2(),
+                                r.value3(),
+                                StoredJson.read(
+                                        r.value5(),
+                                        EntryKind.valueOf(r.value4()).type()),
+                                r.value6().toInstant(),
+                                r.value7(),
+                                r.value8()));
     }
 
     @Override

@@ -48,8 +48,37 @@ class JooqRuns implements Runs {
     }
 
     @Override
+    public List<Brief> brief(List<Run.Status> states) {
+        return db.select(
+                        RUN.ID,
+                        RUN.BAR_NAME,
+                        RUN.BAR_VERSION,
+                        RUN.PLANNED_FOR,
+                        RUN.PIECES,
+                        RUN.STATUS,
+                        RUN.STARTED_AT,
+                        RUN.CLOSED_AT)
+                .from(RUN)
+                .where(RUN.STATUS.in(names(states)))
+                .orderBy(RUN.PLANNED_FOR.desc(), RUN.ID.desc())
+                .fetch(r -> new Brief(
+                        r.value1(),
+                        r.value2(),
+                        r.value3(),
+                        r.value4(),
+                        r.value5(),
+                        Run.Status.valueOf(r.value6()),
+                        instant(r.value7()),
+                        instant(r.value8())));
+    }
+
+    private static List<String> names(List<Run.Status> states) {
+        return states.stream().map(Enum::name).toList();
+    }
+
+    @Override
     public List<Run> list(List<Run.Status> states) {
-        return select(RUN.STATUS.in(states.stream().map(Enum::name).toList()));
+        return select(RUN.STATUS.in(names(states)));
     }
 
     private List<Run> select(Condition which) {

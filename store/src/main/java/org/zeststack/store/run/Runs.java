@@ -24,6 +24,20 @@ public interface Runs {
 
     Optional<Run> find(long id);
 
+    /** A run by name only, for the path and for lists. */
+    record Brief(
+            long id,
+            String barName,
+            int barVersion,
+            LocalDate plannedFor,
+            int pieces,
+            Run.Status status,
+            Instant startedAt,
+            Instant closedAt) {}
+
+    /** Runs of some states without their sheets, newest day first. */
+    List<Brief> brief(List<Run.Status> states);
+
     /** Runs of some states, newest day first. Sheets are read with them. */
     List<Run> list(List<Run.Status> states);
 

@@ -97,8 +97,8 @@ public final class FormInput {
     public String limited(String field, int most) {
         String text = text(field).strip();
         if (text.length() > most) {
-            faults.add(Fault.of(
-                    field, shortened(text), "%d characters; at most %d fit.".formatted(text.length(), most)));
+            faults.add(
+                    Fault.of(field, shortened(text), "%d characters; at most %d fit.".formatted(text.length(), most)));
         }
         return text;
     }

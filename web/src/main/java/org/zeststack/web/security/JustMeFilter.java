@@ -49,12 +49,12 @@ class JustMeFilter extends OncePerRequestFilter {
         if (justMe) {
             if (!Loopback.is(request)) {
                 response.sendError(
-                        HttpServletResponse.SC_FORBIDDEN, "This workshop works without signing in, on its own machine only.");
+                        HttpServletResponse.SC_FORBIDDEN,
+                        "This workshop works without signing in, on its own machine only.");
                 return;
             }
             SecurityContext context = SecurityContextHolder.createEmptyContext();
-            context.setAuthentication(
-                    UsernamePasswordAuthenticationToken.authenticated(ME, null, ME.getAuthorities()));
+            context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(ME, null, ME.getAuthorities()));
             SecurityContextHolder.setContext(context);
         }
         chain.doFilter(request, response);

@@ -27,7 +27,8 @@ class SecurityConfiguration {
     private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
             + "img-src 'self' data: blob:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
             + "frame-ancestors 'none'";
-    private static final String[] OPEN = {"/sign-in", "/welcome", "/assets/**", "/webjars/**", "/favicon.ico", "/error"};
+    private static final String[] OPEN = {"/sign-in", "/welcome", "/assets/**", "/webjars/**", "/favicon.ico", "/error"
+    };
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -80,9 +81,8 @@ class SecurityConfiguration {
                                 new RequestHeaderRequestMatcher("X-Requested-With", "fetch"))
                         .defaultAuthenticationEntryPointFor(
                                 new LoginUrlAuthenticationEntryPoint("/sign-in"), request -> true))
-                .formLogin(form -> form.loginPage("/sign-in")
-                        .successHandler(throttle)
-                        .failureHandler(throttle))
+                .formLogin(form ->
+                        form.loginPage("/sign-in").successHandler(throttle).failureHandler(throttle))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(justMe, UsernamePasswordAuthenticationFilter.class)

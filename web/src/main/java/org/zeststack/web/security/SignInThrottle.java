@@ -22,8 +22,9 @@ import org.zeststack.store.people.People;
  * database, so any instance knows.
  */
 @Component
-class SignInThrottle extends OncePerRequestFilter implements AuthenticationFailureHandler,
-        org.springframework.security.web.authentication.AuthenticationSuccessHandler {
+class SignInThrottle extends OncePerRequestFilter
+        implements AuthenticationFailureHandler,
+                org.springframework.security.web.authentication.AuthenticationSuccessHandler {
 
     static final int MOST_FAILURES = 5;
     static final Duration WINDOW = Duration.ofMinutes(10);

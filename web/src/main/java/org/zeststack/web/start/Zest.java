@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.zeststack.postgres.DumpFile;
@@ -18,7 +19,8 @@ import org.zeststack.postgres.PrivatePostgres;
 /** The program behind the {@code zest} command: {@code demo}, {@code serve}, {@code backup}, {@code restore}. */
 public final class Zest {
 
-    private static final String USAGE = "usage: zest demo | serve | backup FILE | restore FILE [--replace]";
+    private static final String USAGE =
+            "usage: zest demo | serve | backup FILE [--demo] | restore FILE [--demo] [--replace]";
 
     private Zest() {}
 
@@ -28,9 +30,11 @@ public final class Zest {
             switch (words.isEmpty() ? "" : words.get(0)) {
                 case "demo" -> serve(true);
                 case "serve" -> serve(false);
-                case "backup" -> withDatabase(database -> DumpFile.backup(database, argument(words)));
-                case "restore" -> withDatabase(database ->
-                        DumpFile.restore(database, argument(words), words.contains("--replace")));
+                case "backup" -> withDatabase(words, database -> DumpFile.backup(database, argument(words)));
+                case "restore" ->
+                    withDatabase(
+                            words,
+                            database -> DumpFile.restore(database, argument(words), words.contains("--replace")));
                 default -> throw new PostgresTrouble(USAGE);
             }
         } catch (PostgresTrouble trouble) {
@@ -54,15 +58,12 @@ public final class Zest {
         return Path.of(home, demo ? "demo" : "data");
     }
 
-    private static void withDatabase(java.util.function.Consumer<DumpFile.Database> work) {
+    private static void withDatabase(List<String> words, Consumer<DumpFile.Database> work) {
         String external = System.getenv("ZEST_DATABASE_URL");
         if (external != null) {
             work.accept(DumpFile.Database.external(external));
-            return;
-        }
-        boolean demo = System.getenv("ZEST_DEMO") != null;
-        try (PrivatePostgres postgres = PrivatePostgres.durable(home(demo))) {
-            work.accept(new DumpFile.Database(postgres.url(), PrivatePostgres.NAME, postgres.password()));
+        } else {
+            PrivatePostgres.attached(home(words.contains("--demo")), work);
         }
     }
 

@@ -1,0 +1,87 @@
+package org.zeststack.web.api;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Refusal;
+import tools.jackson.databind.JsonNode;
+
+/** Answers programs. Numbers go out unrounded; faults as RFC 9457 problem details, all at once. */
+@RestController
+@RequestMapping("/api/v1")
+class ApiController {
+
+    private final Map<String, Calculator> calculators = Calculators.all().stream()
+            .collect(Collectors.toMap(c -> "/api/v1" + c.path(), Function.identity(), (a, b) -> a, LinkedHashMap::new));
+
+    @PostMapping({"/sugar/boiling-point", "/sugar/cook", "/cavity/tapered"})
+    Map<String, Object> calculate(HttpServletRequest request, @RequestBody JsonNode body) {
+        Calculator calculator = calculators.get(request.getServletPath());
+        return calculator.compute().apply(ApiInput.read(body, calculator.fields()));
+    }
+
+    @GetMapping("/openapi.json")
+    Map<String, Object> openApi() {
+        return OpenApi.describe(calculators.values());
+    }
+
+    /** One fault of a request. */
+    record Told(String pointer, String value, Double least, Double greatest, String unit, String message) {
+
+        static Told of(Fault fault) {
+            return new Told(
+                    fault.field().isEmpty() ? "" : "/" + fault.field(),
+                    fault.given(),
+                    fault.least(),
+                    fault.greatest(),
+                    fault.unit(),
+                    fault.message());
+        }
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> faulty(InvalidInput input) {
+        List<Told> told = new ArrayList<>();
+        input.faults().forEach(fault -> told.add(Told.of(fault)));
+        return problem(HttpStatus.BAD_REQUEST, "The request has faults", input.getMessage(), told);
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refused(Refusal refusal) {
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "No number can be given", refusal.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
+        String message = "The request is not readable as JSON.";
+        return problem(
+                HttpStatus.BAD_REQUEST, "The request has faults", message, List.of(Told.of(Fault.of("", "", message))));
+    }
+
+    private static ResponseEntity<ProblemDetail> problem(
+            HttpStatus status, String title, String detail, List<Told> errors) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(title);
+        problem.setProperty("errors", errors);
+        return ResponseEntity.status(status)
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(problem);
+    }
+}

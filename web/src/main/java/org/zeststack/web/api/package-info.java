@@ -1,0 +1,2 @@
+/** The calculators as an open HTTP interface for programs. */
+package org.zeststack.web.api;

@@ -1,0 +1,2 @@
+/** The bar's pages: its cross-section is the control. */
+package org.zeststack.web.bar;

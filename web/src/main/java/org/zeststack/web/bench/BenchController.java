@@ -1,0 +1,122 @@
+package org.zeststack.web.bench;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.run.RunSheet.BenchStep;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Trouble;
+
+/** The bench's pages and its live stream. */
+@Page
+class BenchController {
+
+    private final Runs runs;
+    private final Bench bench;
+    private final SeriesViews views;
+    private final LiveHub hub;
+
+    BenchController(Runs runs, Bench bench, SeriesViews views, LiveHub hub) {
+        this.runs = runs;
+        this.bench = bench;
+        this.views = views;
+        this.hub = hub;
+    }
+
+    @GetMapping("/bench")
+    String bench(Model model) {
+        List<Runs.Brief> started = runs.brief(List.of(Run.Status.STARTED));
+        model.addAttribute("planned", runs.brief(List.of(Run.Status.PLANNED)));
+        return started.size() == 1 ? "redirect:/bench/" + started.get(0).id() : "bench/list";
+    }
+
+    @GetMapping("/bench/{id}")
+    String page(@PathVariable long id, @RequestParam(required = false) String step, Model model) {
+        Run run = started(id);
+        if (run.status() == Run.Status.CLOSED) {
+            return "redirect:/ledger/" + id;
+        }
+        fill(run, step, model);
+        return "bench/bench";
+    }
+
+    /** The parts of the page that change, drawn again. */
+    @GetMapping("/bench/{id}/panel")
+    String panel(@PathVariable long id, @RequestParam(required = false) String step, Model model) {
+        fill(started(id), step, model);
+        return "bench/panel";
+    }
+
+    private void fill(Run run, String step, Model model) {
+        RunSheet sheet = run.sheet().orElseThrow();
+        BenchState state = BenchState.of(sheet, bench.entries(run.id()));
+        Optional<BenchStep> chosen =
+                Optional.ofNullable(step).flatMap(sheet::step).or(state::next);
+        model.addAttribute("run", run);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("state", state);
+        model.addAttribute("step", chosen.orElse(null));
+        model.addAttribute("outcomes", EntryBody.Outcome.values());
+        chosen.ifPresent(s -> {
+            model.addAttribute("batch", sheet.formula(s.component()).orElse(null));
+            model.addAttribute("layer", sheet.layer(s.layer()).orElse(null));
+            model.addAttribute("series", newest(run, sheet, s).orElse(null));
+        });
+    }
+
+    /** The newest series of the step's component; earlier ones stand in the ledger. */
+    private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchStep step) {
+        if (step.kind() != RunSheet.StepKind.COOK && step.kind() != RunSheet.StepKind.TEMPER) {
+            return Optional.empty();
+        }
+        List<Bench.Series> series = bench.seriesOf(run.id()).stream()
+                .filter(s -> s.component().equals(step.component()))
+                .toList();
+        if (series.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Bench.Series> last = series.subList(series.size() - 1, series.size());
+        return Optional.of(views.of(sheet, last, bench.readingsOf(run.id())).get(0));
+    }
+
+    /** Points of a curve for drawing: minutes of the pot's own time and what the thermometer showed. */
+    record Curve(List<Double> minutes, List<Double> celsius) {}
+
+    @GetMapping("/bench/{id}/curve/{series}")
+    @ResponseBody
+    Curve curve(@PathVariable long id, @PathVariable long series) {
+        Bench.Series of =
+                bench.series(series).filter(s -> s.run() == id).orElseThrow(() -> Trouble.missing("This series"));
+        List<Bench.Reading> readings = bench.readingsOf(id).getOrDefault(series, List.of());
+        return new Curve(
+                readings.stream().map(r -> of.ownSeconds(r.at()) / 60).toList(),
+                readings.stream().map(Bench.Reading::celsius).toList());
+    }
+
+    @GetMapping("/bench/{id}/events")
+    SseEmitter events(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "0") long seen,
+            @RequestHeader(name = "Last-Event-ID", required = false) Long last) {
+        started(id);
+        return hub.open(id, last == null ? seen : last);
+    }
+
+    private Run started(long id) {
+        return runs.find(id)
+                .filter(r -> r.status() != Run.Status.PLANNED)
+                .orElseThrow(() -> Trouble.missing("This run"));
+    }
+}

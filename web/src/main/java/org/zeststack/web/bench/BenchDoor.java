@@ -1,0 +1,177 @@
+package org.zeststack.web.bench;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.bench.EntryKind;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Trouble;
+import org.zeststack.web.security.SignedIn;
+
+/** Where devices write: entries, series and readings. What is sent twice counts once. */
+@RestController
+class BenchDoor {
+
+    private static final Range READING = new Range(-10, 200, "°C");
+    private static final Duration CLOCK_AHEAD = Duration.ofMinutes(2);
+    private static final int MOST_READINGS = 1000;
+    private static final double SIMULATED_SCALE = 20;
+
+    private final Runs runs;
+    private final Bench bench;
+    private final Clock clock;
+
+    BenchDoor(Runs runs, Bench bench, Clock clock) {
+        this.runs = runs;
+        this.bench = bench;
+        this.clock = clock;
+    }
+
+    /** What came of something sent. */
+    record Answer(String outcome, String message, List<Fault> faults) {
+
+        static ResponseEntity<Answer> of(HttpStatus status, String outcome, String message) {
+            return ResponseEntity.status(status).body(new Answer(outcome, message, List.of()));
+        }
+
+        static ResponseEntity<Answer> faulty(FormInput form) {
+            return ResponseEntity.unprocessableContent().body(new Answer("faulty", "Not written down.", form.faults()));
+        }
+    }
+
+    /** The server's clock, so that devices can correct their own. */
+    @GetMapping("/bench/clock")
+    Map<String, Long> now() {
+        return Map.of("millis", clock.millis());
+    }
+
+    /** An entry as sent: fields as typed. */
+    record Sent(
+            UUID key,
+            EntryKind kind,
+            Map<String, String> fields,
+            String component,
+            String device,
+            Instant at,
+            UUID corrects) {}
+
+    @PostMapping("/bench/{id}/entries")
+    ResponseEntity<Answer> entry(@PathVariable long id, @RequestBody Sent sent, @AuthenticationPrincipal SignedIn me) {
+        RunSheet sheet = runs.find(id).flatMap(Run::sheet).orElseThrow(() -> Trouble.missing("This run"));
+        FormInput form = FormInput.of(sent.fields() == null ? Map.of() : sent.fields());
+        requireKey(form, sent.key(), sent.kind());
+        Optional<EntryBody> body = form.faulty() ? Optional.empty() : EntryForm.read(sent.kind(), form, sheet);
+        if (body.isEmpty()) {
+            return Answer.faulty(form);
+        }
+        Instant now = clock.instant();
+        var entry = new Bench.NewEntry(
+                sent.key(),
+                body.get(),
+                word(sent.component()),
+                word(sent.device()),
+                at(sent.at(), now),
+                sent.corrects());
+        return switch (bench.append(id, entry, me.name(), now)) {
+            case ACCEPTED -> Answer.of(HttpStatus.CREATED, "accepted", "");
+            case KNOWN -> Answer.of(HttpStatus.OK, "known", "");
+            case CONFLICT ->
+                Answer.of(HttpStatus.CONFLICT, "conflict", "Something else was written down under the same key.");
+            case REFUSED ->
+                Answer.of(
+                        HttpStatus.GONE,
+                        "refused",
+                        "This run is not on the bench, or the entry to take back is not there.");
+        };
+    }
+
+    private static void requireKey(FormInput form, UUID key, EntryKind kind) {
+        if (key == null || kind == null) {
+            form.add(Fault.of("key", "", "An entry needs a key and a kind."));
+        }
+    }
+
+    /** A device's clock may be a little ahead; an entry is never dated into the future. */
+    private static Instant at(Instant sent, Instant now) {
+        return sent == null || sent.isAfter(now.plus(CLOCK_AHEAD)) ? now : sent;
+    }
+
+    private static String word(String text) {
+        return text == null ? "" : text.substring(0, Math.min(80, text.length()));
+    }
+
+    /** A series to start. */
+    record NewSeries(UUID key, String component, Bench.SeriesKind kind, SimulatedDevices.Device simulation) {}
+
+    @PostMapping("/bench/{id}/series")
+    ResponseEntity<Map<String, Long>> startSeries(@PathVariable long id, @RequestBody NewSeries sent) {
+        boolean simulated = sent.simulation() != null;
+        return bench.startSeries(
+                        id,
+                        word(sent.component()),
+                        sent.key(),
+                        sent.kind(),
+                        simulated ? sent.simulation().name() : "",
+                        simulated ? SIMULATED_SCALE : 1,
+                        clock.instant())
+                .map(series -> ResponseEntity.status(HttpStatus.CREATED).body(Map.of("series", series.id())))
+                .orElseThrow(() -> Trouble.missing("This component"));
+    }
+
+    /** A reading as typed or as an instrument sent it. */
+    record SentReading(UUID key, String celsius, Instant at, boolean confirmed) {}
+
+    /** Readings, oldest first. */
+    record SentReadings(List<SentReading> readings) {}
+
+    @PostMapping("/bench/series/{series}/readings")
+    ResponseEntity<Answer> readings(@PathVariable long series, @RequestBody SentReadings sent) {
+        Instant now = clock.instant();
+        List<Bench.Reading> readings = new ArrayList<>();
+        FormInput all = FormInput.of(Map.of());
+        List<SentReading> given = sent.readings() == null ? List.of() : sent.readings();
+        if (given.isEmpty() || given.size() > MOST_READINGS) {
+            all.add(Fault.of("readings", String.valueOf(given.size()), "Send 1 to 1000 readings."));
+        }
+        for (SentReading one : given) {
+            FormInput form = FormInput.of(Map.of("celsius", one.celsius() == null ? "" : one.celsius()));
+            double celsius = form.number("celsius", READING);
+            all.addAll(form.faults());
+            readings.add(
+                    new Bench.Reading(one.key(), at(one.at(), now), (int) Math.round(celsius * 1000), one.confirmed()));
+        }
+        if (all.faulty() || readings.stream().anyMatch(r -> r.key() == null)) {
+            return Answer.faulty(all);
+        }
+        int added = bench.addReadings(series, readings);
+        return added < 0
+                ? Answer.of(HttpStatus.GONE, "refused", "This series has ended or was never started.")
+                : Answer.of(HttpStatus.CREATED, "accepted", added + " new");
+    }
+
+    @PostMapping("/bench/series/{series}/end")
+    ResponseEntity<Answer> endSeries(@PathVariable long series) {
+        bench.endSeries(series, clock.instant());
+        return Answer.of(HttpStatus.OK, "accepted", "");
+    }
+}

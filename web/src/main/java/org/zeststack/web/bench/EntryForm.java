@@ -1,0 +1,58 @@
+package org.zeststack.web.bench;
+
+import java.util.Optional;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.bench.EntryKind;
+import org.zeststack.web.form.FormInput;
+
+/** Reads an entry as typed at the bench, against the run's own sheet. */
+final class EntryForm {
+
+    private EntryForm() {}
+
+    static Optional<EntryBody> read(EntryKind kind, FormInput form, RunSheet sheet) {
+        Optional<EntryBody> body =
+                switch (kind) {
+                    case STEP_DONE -> stepDone(form, sheet);
+                    case WEIGH_IN -> weighIn(form, sheet);
+                    case TALLY -> tally(form);
+                    case NOTE ->
+                        form.build(() -> new EntryBody.Note(form.text("text").strip()));
+                    case UNDO -> Optional.of(new EntryBody.Undo());
+                };
+        Faults faults = new Faults();
+        body.ifPresent(b -> b.check(faults));
+        form.addAll(faults.list());
+        return form.faulty() ? Optional.empty() : body;
+    }
+
+    private static Optional<EntryBody> stepDone(FormInput form, RunSheet sheet) {
+        String step = form.text("step");
+        if (sheet.step(step).isEmpty()) {
+            form.add(Fault.of("step", step, "This run has no such step."));
+        }
+        Double grams = form.has("grams") ? form.number("grams", EntryBody.GRAMS) : null;
+        return form.build(() -> new EntryBody.StepDone(step, grams));
+    }
+
+    private static Optional<EntryBody> weighIn(FormInput form, RunSheet sheet) {
+        String layer = form.text("layer");
+        if (sheet.layer(layer).isEmpty()) {
+            form.add(Fault.of("layer", layer, "This bar has no such layer."));
+        }
+        double gross = form.number("grossGrams", EntryBody.GRAMS);
+        double tare = form.has("tareGrams") ? form.number("tareGrams", EntryBody.WeighIn.TARE) : 0;
+        int cavities = form.has("cavities") ? form.whole("cavities", EntryBody.WeighIn.CAVITIES) : 1;
+        return form.build(() -> new EntryBody.WeighIn(layer, gross, tare, cavities));
+    }
+
+    private static Optional<EntryBody> tally(FormInput form) {
+        EntryBody.Outcome outcome = form.choice("outcome", EntryBody.Outcome.class);
+        int pieces = form.whole("pieces", EntryBody.PIECES);
+        String reason = form.text("reason").strip();
+        return form.build(() -> new EntryBody.Tally(outcome, pieces, reason));
+    }
+}

@@ -1,0 +1,110 @@
+package org.zeststack.web.bench;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.live.LiveFeed;
+
+/**
+ * Open pages of this instance. When any instance writes, each open page of that run is sent what came after the number it
+ * last saw, reread from the tables. A stream holds no pooled connection.
+ */
+@Component
+class LiveHub implements DisposableBean {
+
+    private static final int MOST_EVENTS = 500;
+    private static final long BEAT_MILLIS = 15_000;
+
+    private final Bench bench;
+    private final LiveFeed feed;
+    private final Map<Long, Set<Client>> clients = new ConcurrentHashMap<>();
+    private final ExecutorService sender = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "live-pages");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    LiveHub(
+            Bench bench,
+            @Value("${spring.datasource.url}") String url,
+            @Value("${spring.datasource.username}") String user,
+            @Value("${spring.datasource.password}") String password) {
+        this.bench = bench;
+        this.feed = new LiveFeed(url, user, password, run -> sender.execute(() -> changed(run)));
+    }
+
+    private static final class Client {
+        private final SseEmitter emitter = new SseEmitter(0L);
+        private long seen;
+
+        private Client(long seen) {
+            this.seen = seen;
+        }
+    }
+
+    /** A stream of what happens in a run after {@code seen}. */
+    SseEmitter open(long run, long seen) {
+        Client client = new Client(seen);
+        Set<Client> others = clients.computeIfAbsent(run, r -> ConcurrentHashMap.newKeySet());
+        Runnable gone = () -> others.remove(client);
+        client.emitter.onCompletion(gone);
+        client.emitter.onTimeout(gone);
+        client.emitter.onError(e -> gone.run());
+        others.add(client);
+        sender.execute(() -> catchUp(run, client));
+        return client.emitter;
+    }
+
+    private void changed(long run) {
+        if (run == LiveFeed.EVERY_RUN) {
+            clients.keySet().forEach(this::changed);
+            return;
+        }
+        clients.getOrDefault(run, Set.of()).forEach(client -> catchUp(run, client));
+    }
+
+    private void catchUp(long run, Client client) {
+        List<Bench.Event> events = bench.eventsAfter(run, client.seen, MOST_EVENTS);
+        for (Bench.Event event : events) {
+            send(
+                    client,
+                    SseEmitter.event()
+                            .id(String.valueOf(event.sequence()))
+                            .name("change")
+                            .data(event.kind()));
+            client.seen = event.sequence();
+        }
+    }
+
+    @Scheduled(fixedDelay = BEAT_MILLIS)
+    void beat() {
+        sender.execute(() -> clients.values()
+                .forEach(set ->
+                        set.forEach(client -> send(client, SseEmitter.event().comment("")))));
+    }
+
+    private static void send(Client client, SseEmitter.SseEventBuilder event) {
+        try {
+            client.emitter.send(event);
+        } catch (IOException | IllegalStateException e) {
+            client.emitter.completeWithError(e);
+        }
+    }
+
+    @Override
+    public void destroy() {
+        feed.close();
+        clients.values().forEach(set -> set.forEach(client -> client.emitter.complete()));
+        sender.shutdownNow();
+    }
+}

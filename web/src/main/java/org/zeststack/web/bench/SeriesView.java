@@ -1,0 +1,31 @@
+package org.zeststack.web.bench;
+
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.sugar.CookProgress;
+import org.zeststack.core.temper.TemperWatch;
+import org.zeststack.core.temper.TemperWindow;
+import org.zeststack.store.bench.Bench;
+
+/**
+ * What one series of readings says.
+ *
+ * @param lastReading what the thermometer showed last, °C; empty before the first reading
+ * @param cook state of a pot; empty for a bowl or before the first reading
+ * @param plannedCook the cook as planned; empty for a bowl
+ * @param temper state of a bowl; empty for a pot or before the first reading
+ */
+public record SeriesView(
+        Bench.Series series,
+        List<Bench.Reading> readings,
+        Optional<Double> lastReading,
+        Optional<CookProgress.State> cook,
+        Optional<Cook> plannedCook,
+        Optional<TemperWatch.State> temper,
+        Optional<TemperWindow> window) {
+
+    public boolean running() {
+        return series.endedAt() == null;
+    }
+}

@@ -1,0 +1,98 @@
+package org.zeststack.web.bench;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.DoubleUnaryOperator;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.simulate.SimulatedBowl;
+import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.temper.TemperWindow;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Runs;
+
+/**
+ * Thermometers that stand in simulated pots and bowls. Their readings come in by the same door as real ones. Which reading
+ * falls due is a function of the series' start alone, and its key of series and tick, so it does not matter which instance
+ * sends it, or that two do.
+ */
+@Component
+class SimulatedDevices {
+
+    /** Devices by the name kept with the series. */
+    enum Device {
+        POT,
+        BOWL,
+        WARM_BOWL
+    }
+
+    private static final Duration TICK = Duration.ofSeconds(1);
+    private static final double LONGEST_SECONDS = 3 * 3600.0;
+
+    private final Bench bench;
+    private final Runs runs;
+    private final Clock clock;
+    private final Map<Long, DoubleUnaryOperator> devices = new ConcurrentHashMap<>();
+
+    SimulatedDevices(Bench bench, Runs runs, Clock clock) {
+        this.bench = bench;
+        this.runs = runs;
+        this.clock = clock;
+    }
+
+    @Scheduled(fixedRate = 1000)
+    void tick() {
+        List<Bench.Series> running = bench.simulatedRunning();
+        devices.keySet().removeIf(id -> running.stream().noneMatch(s -> s.id() == id));
+        running.forEach(this::tick);
+    }
+
+    private void tick(Bench.Series series) {
+        long number = Duration.between(series.startedAt(), clock.instant()).dividedBy(TICK);
+        Instant at = series.startedAt().plus(TICK.multipliedBy(number));
+        if (number < 0) {
+            return;
+        }
+        if (series.ownSeconds(at) > LONGEST_SECONDS) {
+            bench.endSeries(series.id(), clock.instant());
+            return;
+        }
+        double reading = device(series).applyAsDouble(series.ownSeconds(at));
+        UUID key = UUID.nameUUIDFromBytes(("simulated " + series.id() + " " + number).getBytes(StandardCharsets.UTF_8));
+        bench.addReadings(
+                series.id(), List.of(new Bench.Reading(key, at, (int) Math.round(reading * 10) * 100, false)));
+    }
+
+    private DoubleUnaryOperator device(Bench.Series series) {
+        return devices.computeIfAbsent(series.id(), id -> build(series));
+    }
+
+    /** The device shows what this run's thermometer would show, to 0.1 °C. */
+    private DoubleUnaryOperator build(Bench.Series series) {
+        RunSheet sheet = runs.find(series.run()).flatMap(r -> r.sheet()).orElseThrow();
+        Optional<RunSheet.FormulaBatch> batch = sheet.formula(series.component());
+        if (batch.isPresent()) {
+            Composition mass = batch.get().pot();
+            SimulatedPot pot = new SimulatedPot(mass, sheet.pressureKpa(), SimulatedPot.usualWatts(mass), series.id());
+            return seconds -> sheet.thermometer().readingAt(pot.noisyCelsiusAt(seconds));
+        }
+        TemperWindow window = TemperWindow.of(
+                sheet.couverture(series.component()).orElseThrow().kind());
+        boolean tooWarm = Device.valueOf(series.simulation()) == Device.WARM_BOWL;
+        double end = tooWarm
+                ? window.work().greatest() + 1.5
+                : (window.work().least() + window.work().greatest()) / 2 + 0.2;
+        SimulatedBowl bowl = new SimulatedBowl(
+                window.meltOut().least() + 1.5, window.coolTo().least() + 0.3, end, series.id());
+        return seconds -> sheet.thermometer().readingAt(bowl.celsiusAt(seconds));
+    }
+}

@@ -1,0 +1,198 @@
+package org.zeststack.web.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import java.util.UUID;
+import java.util.function.DoubleUnaryOperator;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.EntryBody.Outcome;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.run.RunSheet.BenchStep;
+import org.zeststack.core.run.RunSheet.StepKind;
+import org.zeststack.core.simulate.SimulatedBowl;
+import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.temper.TemperWindow;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.demo.DemoDesigns.Made;
+import org.zeststack.web.run.RunSheets;
+
+/** Runs of the demo: closed ones with readings, weigh-ins and rejects, one on the bench, one planned. */
+@Component
+class DemoRuns {
+
+    private static final long DAY_SECONDS = 24 * 3600;
+    private static final long MINUTE = 60;
+
+    private final Runs runs;
+    private final Bench bench;
+    private final RunSheets sheets;
+
+    DemoRuns(Runs runs, Bench bench, RunSheets sheets) {
+        this.runs = runs;
+        this.bench = bench;
+        this.sheets = sheets;
+    }
+
+    void load(Made made, Instant now) {
+        Instant morning = now.minusSeconds(2 * 3600);
+        closed(made, made.lantern(), 90, morning.minusSeconds(20 * DAY_SECONDS), 0.030, false, 9);
+        closed(made, made.quay(), 120, morning.minusSeconds(13 * DAY_SECONDS), 0.022, true, 11);
+        closed(made, made.lantern(), 150, morning.minusSeconds(6 * DAY_SECONDS), 0.014, false, 6);
+        onBench(made, now);
+        runs.plan(plan(made, made.quay(), 96, now.plusSeconds(2 * DAY_SECONDS)));
+    }
+
+    private static Runs.Plan plan(Made made, long bar, int pieces, Instant day) {
+        LocalDate date = day.atZone(ZoneId.systemDefault()).toLocalDate();
+        String name = bar == made.lantern() ? "Lantern" : "Quay";
+        return new Runs.Plan(bar, 1, name, date, pieces, made.thermometer(), Allowances.USUAL);
+    }
+
+    private final class Hand {
+        private final long run;
+        private final RunSheet sheet;
+        private final SplittableRandom random;
+        private Instant at;
+        private int count;
+
+        private Hand(long run, RunSheet sheet, Instant at) {
+            this.run = run;
+            this.sheet = sheet;
+            this.at = at;
+            this.random = new SplittableRandom(run);
+        }
+
+        private UUID key() {
+            return UUID.nameUUIDFromBytes(("demo " + run + " " + count++).getBytes(StandardCharsets.UTF_8));
+        }
+
+        private void write(EntryBody body) {
+            var entry = new Bench.NewEntry(key(), body, "", "bench tablet", at, null);
+            bench.append(run, entry, "Teo", at);
+            at = at.plusSeconds(MINUTE);
+        }
+
+        /** Reads a simulated vessel with the run's thermometer until a moment of its own time. */
+        private void read(
+                BenchStep step, Bench.SeriesKind kind, DoubleUnaryOperator celsius, double seconds, boolean end) {
+            long series = bench.startSeries(run, step.component(), key(), kind, "", 1, at)
+                    .orElseThrow()
+                    .id();
+            List<Bench.Reading> readings = new ArrayList<>();
+            for (double second = 0; second <= seconds; second += 30) {
+                double reading = sheet.thermometer().readingAt(celsius.applyAsDouble(second));
+                readings.add(new Bench.Reading(
+                        key(), at.plusSeconds((long) second), (int) Math.round(reading * 10) * 100, false));
+            }
+            bench.addReadings(series, readings);
+            at = at.plusSeconds((long) seconds);
+            if (end) {
+                bench.endSeries(series, at);
+            }
+        }
+
+        /** Cooks until a distance from the stop; 0 cooks to it. */
+        private void cook(BenchStep step, double shortOfStop) {
+            RunSheet.FormulaBatch batch = sheet.formula(step.component()).orElseThrow();
+            var mass = batch.pot();
+            SimulatedPot pot = new SimulatedPot(mass, sheet.pressureKpa(), SimulatedPot.usualWatts(mass), run);
+            double second = 0;
+            while (pot.celsiusAt(second) < batch.stopCelsiusHere() - shortOfStop) {
+                second += 5;
+            }
+            read(step, Bench.SeriesKind.COOK, pot::noisyCelsiusAt, second, shortOfStop == 0);
+        }
+
+        private void temper(BenchStep step, boolean tooWarm) {
+            TemperWindow window = TemperWindow.of(
+                    sheet.couverture(step.component()).orElseThrow().kind());
+            double end =
+                    tooWarm ? window.work().greatest() + 1.7 : window.work().greatest() - 0.7;
+            SimulatedBowl bowl = new SimulatedBowl(
+                    window.meltOut().least() + 1.4, window.coolTo().least() + 0.4, end, run + count);
+            read(step, Bench.SeriesKind.TEMPER, bowl::celsiusAt, 1500, true);
+            at = at.plusSeconds(2 * MINUTE);
+        }
+
+        private void weighIn(String layer, double spread) {
+            var window = sheet.layer(layer).orElseThrow().window();
+            for (int i = 0; i < 6; i++) {
+                double off = (random.nextDouble() + random.nextDouble() - 1) * 2 * spread;
+                double grams = Math.round(window.targetGrams() * (1 + off) * 10) / 10.0;
+                write(new EntryBody.WeighIn(layer, grams, 0, 1));
+            }
+        }
+    }
+
+    private void closed(Made made, long bar, int pieces, Instant start, double spread, boolean lostOnce, int faulty) {
+        Hand hand = start(made, bar, pieces, start);
+        for (BenchStep step : hand.sheet.steps()) {
+            work(hand, step, spread, lostOnce);
+        }
+        tally(hand, faulty);
+        hand.write(new EntryBody.Note(
+                lostOnce
+                        ? "Milk bowl went over while filling the piping bags. Keep the lamp off."
+                        : "Paste sets fast below 24 °C: fill warm bags only."));
+        runs.close(hand.run, hand.at);
+    }
+
+    private Hand start(Made made, long bar, int pieces, Instant start) {
+        long id = runs.plan(plan(made, bar, pieces, start));
+        Run run = runs.find(id).orElseThrow();
+        RunSheet sheet = sheets.of(run);
+        runs.start(id, sheet, start);
+        return new Hand(id, sheet, start.plusSeconds(5 * MINUTE));
+    }
+
+    private static void work(Hand hand, BenchStep step, double spread, boolean lostOnce) {
+        Double grams = null;
+        if (step.kind() == StepKind.COOK) {
+            hand.cook(step, 0);
+        }
+        if (step.kind() == StepKind.COOK || step.kind() == StepKind.MIX) {
+            RunSheet.FormulaBatch batch = hand.sheet.formula(step.component()).orElseThrow();
+            grams = (double) Math.round(batch.usableGrams() * (1 - 0.012 * hand.random.nextDouble()));
+        }
+        if (step.kind() == StepKind.TEMPER) {
+            if (lostOnce && step.component().contains("milk")) {
+                hand.temper(step, true);
+            }
+            hand.temper(step, false);
+        }
+        if (step.kind() == StepKind.LINE || step.kind() == StepKind.FILL) {
+            hand.weighIn(step.layer(), spread);
+        }
+        hand.write(new EntryBody.StepDone(step.id(), grams));
+        hand.at = hand.at.plusSeconds(6 * MINUTE);
+    }
+
+    private static void tally(Hand hand, int faulty) {
+        int make = hand.sheet.piecesToMake();
+        int chipped = faulty / 3;
+        int streaked = faulty / 4;
+        int leaking = faulty - chipped - streaked;
+        hand.write(new EntryBody.Tally(Outcome.GOOD, make - faulty, ""));
+        hand.write(new EntryBody.Tally(Outcome.REWORKED, chipped, "chipped edge"));
+        hand.write(new EntryBody.Tally(Outcome.SECOND, streaked, "streaks"));
+        hand.write(new EntryBody.Tally(Outcome.REJECTED, leaking, "leak at the back"));
+    }
+
+    /** The run under way: weighed out and on the flame, a few degrees short of the stop. */
+    private void onBench(Made made, Instant now) {
+        Hand hand = start(made, made.lantern(), 110, now.minusSeconds(45 * MINUTE));
+        BenchStep weigh = hand.sheet.steps().get(0);
+        BenchStep cook = hand.sheet.steps().get(1);
+        hand.write(new EntryBody.StepDone(weigh.id(), null));
+        hand.cook(cook, 4.5);
+    }
+}

@@ -1,0 +1,2 @@
+/** The formula's pages. */
+package org.zeststack.web.formula;

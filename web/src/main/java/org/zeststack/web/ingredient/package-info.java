@@ -1,0 +1,2 @@
+/** The store room's pages. */
+package org.zeststack.web.ingredient;

@@ -1,0 +1,63 @@
+package org.zeststack.web.ledger;
+
+import java.util.List;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.bench.SeriesViews;
+import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Trouble;
+
+/** The ledger: every closed run with its account. */
+@Page
+class LedgerController {
+
+    private final Runs runs;
+    private final Bench bench;
+    private final SeriesViews views;
+
+    LedgerController(Runs runs, Bench bench, SeriesViews views) {
+        this.runs = runs;
+        this.bench = bench;
+        this.views = views;
+    }
+
+    /** A closed run in the list. */
+    record Line(Run run, RunAccount account) {}
+
+    @GetMapping("/ledger")
+    String list(Model model) {
+        List<Run> closed = runs.list(List.of(Run.Status.CLOSED));
+        var entries = bench.entriesOf(closed.stream().map(Run::id).toList());
+        List<Line> lines = closed.stream()
+                .map(run -> {
+                    RunSheet sheet = run.sheet().orElseThrow();
+                    var state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
+                    return new Line(run, RunAccount.of(sheet, state));
+                })
+                .toList();
+        model.addAttribute("lines", lines);
+        return "ledger/list";
+    }
+
+    @GetMapping("/ledger/{id}")
+    String account(@PathVariable long id, Model model) {
+        Run run = runs.find(id)
+                .filter(r -> r.status() != Run.Status.PLANNED)
+                .orElseThrow(() -> Trouble.missing("This run"));
+        RunSheet sheet = run.sheet().orElseThrow();
+        BenchState state = BenchState.of(sheet, bench.entries(id));
+        model.addAttribute("run", run);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("state", state);
+        model.addAttribute("account", RunAccount.of(sheet, state));
+        model.addAttribute("series", views.of(sheet, bench.seriesOf(id), bench.readingsOf(id)));
+        return "ledger/account";
+    }
+}

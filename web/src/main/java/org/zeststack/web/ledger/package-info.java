@@ -1,0 +1,2 @@
+/** Closed runs. */
+package org.zeststack.web.ledger;

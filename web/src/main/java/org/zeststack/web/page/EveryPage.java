@@ -1,0 +1,59 @@
+package org.zeststack.web.page;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.security.SignedIn;
+
+/** Puts the person, the path and the runs on the bench into every page that a template draws. */
+@ControllerAdvice(annotations = Page.class)
+class EveryPage {
+
+    /** A station of the path. */
+    record Station(String href, String name, boolean here, boolean active) {}
+
+    private static final List<String[]> STATIONS = List.of(
+            new String[] {"/bars", "Bars"},
+            new String[] {"/formulas", "Formulas"},
+            new String[] {"/runs", "Runs"},
+            new String[] {"/bench", "Bench"},
+            new String[] {"/ledger", "Ledger"});
+
+    private final Runs runs;
+
+    EveryPage(Runs runs) {
+        this.runs = runs;
+    }
+
+    @ModelAttribute("me")
+    SignedIn me(@AuthenticationPrincipal SignedIn me) {
+        return me;
+    }
+
+    @ModelAttribute("onBench")
+    List<Runs.Brief> onBench(@AuthenticationPrincipal SignedIn me) {
+        return me == null ? List.of() : runs.brief(List.of(Run.Status.STARTED));
+    }
+
+    @ModelAttribute("path")
+    List<Station> path(HttpServletRequest request, @ModelAttribute("onBench") List<Runs.Brief> onBench) {
+        String here = request.getServletPath();
+        return STATIONS.stream()
+                .map(s -> new Station(s[0], s[1], here.startsWith(s[0]), s[0].equals("/bench") && !onBench.isEmpty()))
+                .toList();
+    }
+
+    @ModelAttribute("here")
+    String here(HttpServletRequest request) {
+        return request.getServletPath();
+    }
+
+    @ModelAttribute("show")
+    Show show() {
+        return Show.INSTANCE;
+    }
+}

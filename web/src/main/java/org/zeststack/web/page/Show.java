@@ -1,0 +1,94 @@
+package org.zeststack.web.page;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.weighing.FillWindow;
+
+/** Numbers the way they are used: value, thin space, unit; never more digits than are true. */
+public final class Show {
+
+    public static final Show INSTANCE = new Show();
+
+    private static final String THIN = "\u202f";
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
+    private static final double FINE_GRAMS = 100;
+
+    private Show() {}
+
+    /** Grams to the resolution of the scale that weighs them: 0.1 g below 100 g, 1 g above. */
+    public String grams(double grams) {
+        return Numbers.fixed(grams, Math.abs(grams) < FINE_GRAMS ? 1 : 0) + THIN + "g";
+    }
+
+    /** Grams of one cavity, always to 0.1 g. */
+    public String pieceGrams(double grams) {
+        return Numbers.fixed(grams, 1) + THIN + "g";
+    }
+
+    public String grams(Double grams) {
+        return grams == null ? "not weighed" : grams(grams.doubleValue());
+    }
+
+    public String celsius(double celsius) {
+        return Numbers.fixed(celsius, 1) + THIN + "°C";
+    }
+
+    public String kelvin(double kelvin) {
+        return Numbers.fixed(kelvin, 1) + THIN + "K";
+    }
+
+    public String kpa(double kpa) {
+        return Numbers.fixed(kpa, 2) + THIN + "kPa";
+    }
+
+    public String mm(double mm) {
+        return Numbers.fixed(mm, 1) + THIN + "mm";
+    }
+
+    public String ml(double ml) {
+        return Numbers.fixed(ml, 2) + THIN + "mL";
+    }
+
+    public String density(double gramsPerMl) {
+        return Numbers.fixed(gramsPerMl, 3) + THIN + "g/mL";
+    }
+
+    public String percent(double fraction) {
+        return Numbers.fixed(100 * fraction, 1) + THIN + "%";
+    }
+
+    public String number(double number, int decimals) {
+        return Numbers.fixed(number, decimals);
+    }
+
+    /** Value, then window: {@code 39.4 g · 35.3–43.6}. */
+    public String window(FillWindow window) {
+        return pieceGrams(window.targetGrams()) + " · " + span(window);
+    }
+
+    public String span(FillWindow window) {
+        return Numbers.fixed(window.leastGrams(), 1) + "–" + Numbers.fixed(window.greatestGrams(), 1);
+    }
+
+    public String pieces(int pieces) {
+        return pieces + THIN + (pieces == 1 ? "piece" : "pieces");
+    }
+
+    public String day(LocalDate day) {
+        return DAY.format(day);
+    }
+
+    public String moment(Instant at) {
+        return at == null ? "" : MOMENT.format(at.atZone(ZoneId.systemDefault()));
+    }
+
+    public String clock(Instant at) {
+        return CLOCK.format(at.atZone(ZoneId.systemDefault()));
+    }
+}

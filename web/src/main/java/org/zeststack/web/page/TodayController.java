@@ -1,0 +1,42 @@
+package org.zeststack.web.page;
+
+import java.util.List;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.zeststack.core.run.BenchState;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.WorkshopStore;
+
+/** The first page: what is on the bench now and the next thing that hands must do. */
+@Page
+class TodayController {
+
+    /** A run on the bench and its next step. */
+    record Now(Run run, BenchState state) {}
+
+    private final Runs runs;
+    private final Bench bench;
+    private final WorkshopStore workshop;
+
+    TodayController(Runs runs, Bench bench, WorkshopStore workshop) {
+        this.runs = runs;
+        this.bench = bench;
+        this.workshop = workshop;
+    }
+
+    @GetMapping("/")
+    String today(Model model) {
+        List<Now> now = runs.list(List.of(Run.Status.STARTED)).stream()
+                .map(run -> new Now(run, BenchState.of(run.sheet().orElseThrow(), bench.entries(run.id()))))
+                .toList();
+        model.addAttribute("now", now);
+        model.addAttribute("planned", runs.brief(List.of(Run.Status.PLANNED)));
+        model.addAttribute(
+                "closed",
+                runs.brief(List.of(Run.Status.CLOSED)).stream().limit(5).toList());
+        model.addAttribute("workshop", workshop.place().orElseThrow());
+        return "today";
+    }
+}

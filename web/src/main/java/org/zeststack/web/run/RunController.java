@@ -1,0 +1,148 @@
+package org.zeststack.web.run;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeParseException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.RunOrder;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.design.Designs;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.drawing.SectionDrawing;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Trouble;
+
+/** Plans runs, shows and prints their sheets, starts and closes them. */
+@Page
+class RunController {
+
+    private final Runs runs;
+    private final RunSheets sheets;
+    private final Designs<Bar> bars;
+    private final WorkshopStore workshop;
+    private final Bench bench;
+    private final Clock clock;
+
+    RunController(Runs runs, RunSheets sheets, Designs<Bar> bars, WorkshopStore workshop, Bench bench, Clock clock) {
+        this.runs = runs;
+        this.sheets = sheets;
+        this.bars = bars;
+        this.workshop = workshop;
+        this.bench = bench;
+        this.clock = clock;
+    }
+
+    @GetMapping("/runs")
+    String list(Model model) {
+        Allowances usual = Allowances.USUAL;
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("pieces", "");
+        fields.put("day", LocalDate.now(clock.withZone(ZoneId.systemDefault())).toString());
+        fields.put("rejectFraction", FormInput.shown(100 * usual.rejectFraction()));
+        fields.put("scrapeFraction", FormInput.shown(100 * usual.scrapeFraction()));
+        fields.put("bowlGrams", FormInput.shown(usual.bowlGrams()));
+        return list(model, FormInput.of(fields));
+    }
+
+    private String list(Model model, FormInput form) {
+        model.addAttribute("form", form);
+        model.addAttribute("runs", runs.brief(List.of(Run.Status.values())));
+        model.addAttribute("bars", bars.newest());
+        model.addAttribute("thermometers", workshop.thermometers());
+        return "run/list";
+    }
+
+    @PostMapping("/runs")
+    String plan(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        FormInput form = FormInput.of(typed);
+        int pieces = form.whole("pieces", RunOrder.PIECES);
+        double reject = form.percent("rejectFraction", Allowances.REJECT);
+        double scrape = form.percent("scrapeFraction", Allowances.SCRAPE);
+        double bowl = form.number("bowlGrams", Allowances.BOWL);
+        Optional<LocalDate> day = day(form);
+        Optional<Designs.Version<Bar>> bar = bars.newest().stream()
+                .filter(b -> String.valueOf(b.design()).equals(form.text("bar")))
+                .findFirst();
+        var thermometer = workshop.thermometers().stream()
+                .filter(t -> String.valueOf(t.id()).equals(form.text("thermometer")))
+                .findFirst();
+        if (bar.isEmpty()) {
+            form.add(Fault.of("bar", form.text("bar"), "Choose a bar that has a version."));
+        }
+        if (thermometer.isEmpty()) {
+            form.add(Fault.of("thermometer", form.text("thermometer"), "Choose a thermometer."));
+        }
+        var allowances = form.build(() -> new Allowances(reject, scrape, bowl));
+        if (form.faulty()) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return list(model, form);
+        }
+        var version = bar.orElseThrow();
+        long id = runs.plan(new Runs.Plan(
+                version.design(),
+                version.number(),
+                version.name(),
+                day.orElseThrow(),
+                pieces,
+                thermometer.orElseThrow().id(),
+                allowances.orElseThrow()));
+        return "redirect:/runs/" + id;
+    }
+
+    private static Optional<LocalDate> day(FormInput form) {
+        try {
+            return Optional.of(LocalDate.parse(form.text("day")));
+        } catch (DateTimeParseException e) {
+            form.add(Fault.of("day", form.text("day"), "Write a day as year-month-day, for example 2026-11-30."));
+            return Optional.empty();
+        }
+    }
+
+    @GetMapping("/runs/{id}")
+    String sheet(@PathVariable long id, Model model) {
+        Run run = find(id);
+        var sheet = sheets.of(run);
+        model.addAttribute("run", run);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("across", SectionDrawing.of(sheet.section()));
+        return "run/sheet";
+    }
+
+    @PostMapping("/runs/{id}/start")
+    String start(@PathVariable long id) {
+        Run run = find(id);
+        runs.start(id, sheets.of(run), clock.instant());
+        return "redirect:/bench/" + id;
+    }
+
+    @PostMapping("/runs/{id}/close")
+    String close(@PathVariable long id) {
+        if (runs.close(id, clock.instant())) {
+            bench.seriesOf(id).stream()
+                    .filter(s -> s.endedAt() == null)
+                    .forEach(s -> bench.endSeries(s.id(), clock.instant()));
+            bench.touch(id);
+        }
+        return "redirect:/ledger/" + id;
+    }
+
+    private Run find(long id) {
+        return runs.find(id).orElseThrow(() -> Trouble.missing("This run"));
+    }
+}

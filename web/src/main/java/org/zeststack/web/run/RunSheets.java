@@ -1,0 +1,60 @@
+package org.zeststack.web.run;
+
+import org.springframework.stereotype.Component;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.run.RunOrder;
+import org.zeststack.core.run.RunPlanner;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.design.Designs;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.bar.BarWorkings;
+import org.zeststack.web.page.Trouble;
+
+/** The sheet of a run: the frozen one, or while it is only planned the one it would start with now. */
+@Component
+public class RunSheets {
+
+    private final Designs<Bar> bars;
+    private final BarWorkings workings;
+    private final WorkshopStore workshop;
+    private final IngredientTable ingredients;
+
+    RunSheets(Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, IngredientTable ingredients) {
+        this.bars = bars;
+        this.workings = workings;
+        this.workshop = workshop;
+        this.ingredients = ingredients;
+    }
+
+    public RunSheet of(Run run) {
+        return run.sheet().orElseGet(() -> plan(run));
+    }
+
+    private RunSheet plan(Run run) {
+        Designs.Version<Bar> bar =
+                bars.version(run.bar(), run.barVersion()).orElseThrow(() -> Trouble.missing("This bar"));
+        BarWorkings.Worked worked = workings.work(bar.content());
+        var thermometer =
+                workshop.thermometer(run.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"));
+        RunOrder order = new RunOrder(
+                bar.name(),
+                bar.number(),
+                worked.stack(),
+                worked.parts(),
+                worked.fillings().stream()
+                        .map(f -> new RunOrder.NamedFormula(f.design(), f.name(), f.number(), f.content()))
+                        .toList(),
+                worked.shell(),
+                worked.back(),
+                worked.mould().name(),
+                worked.mould().content(),
+                workshop.place().orElseThrow().content(),
+                thermometer.name(),
+                thermometer.content(),
+                run.pieces(),
+                run.allowances());
+        return RunPlanner.plan(order, ingredients);
+    }
+}

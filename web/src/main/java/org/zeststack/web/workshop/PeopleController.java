@@ -1,0 +1,97 @@
+package org.zeststack.web.workshop;
+
+import java.time.Clock;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.store.people.People;
+import org.zeststack.store.people.Role;
+import org.zeststack.store.people.Tokens;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Page;
+import org.zeststack.web.security.SignedIn;
+import org.zeststack.web.security.TokenText;
+
+/** People and tokens. The owner's alone. */
+@Page
+class PeopleController {
+
+    private static final String HOME = "redirect:/workshop/people";
+
+    private final People people;
+    private final Tokens tokens;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+
+    PeopleController(People people, Tokens tokens, PasswordEncoder passwords, Clock clock) {
+        this.people = people;
+        this.tokens = tokens;
+        this.passwords = passwords;
+        this.clock = clock;
+    }
+
+    @GetMapping("/workshop/people")
+    String page(Model model) {
+        return page(model, FormInput.of(Map.of()));
+    }
+
+    private String page(Model model, FormInput form) {
+        model.addAttribute("form", form);
+        model.addAttribute("people", people.all());
+        model.addAttribute("tokens", tokens.all());
+        model.addAttribute("roles", Role.values());
+        return "workshop/people";
+    }
+
+    @PostMapping("/workshop/people")
+    String add(@RequestParam Map<String, String> typed, Model model) {
+        FormInput form = FormInput.of(typed);
+        WelcomeController.NewPerson person = WelcomeController.NewPerson.read(form);
+        Role role = form.choice("role", Role.class);
+        if (!form.faulty()
+                && !people.add(
+                        person.login(), person.name(), passwords.encode(person.password()), role, clock.instant())) {
+            form.add(Fault.of("login", person.login(), "This sign-in name is taken."));
+        }
+        return form.faulty() ? page(model, form) : HOME;
+    }
+
+    @PostMapping("/workshop/people/{id}/active")
+    String active(@PathVariable long id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn me) {
+        boolean self = people.find(me.login()).filter(p -> p.id() == id).isPresent();
+        if (!self) {
+            people.setActive(id, active);
+        }
+        return HOME;
+    }
+
+    @PostMapping("/workshop/tokens")
+    String addToken(
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            RedirectAttributes once) {
+        FormInput form = FormInput.of(typed);
+        String label = form.required("label", 80);
+        if (form.faulty()) {
+            return page(model, form);
+        }
+        String token = TokenText.random();
+        tokens.add(label, TokenText.hash(token), false, me.name(), clock.instant());
+        once.addFlashAttribute("newToken", token);
+        return HOME;
+    }
+
+    @PostMapping("/workshop/tokens/{id}/revoke")
+    String revoke(@PathVariable long id) {
+        tokens.revoke(id, clock.instant());
+        return HOME;
+    }
+}

@@ -1,0 +1,85 @@
+package org.zeststack.web.workshop;
+
+import static org.zeststack.web.form.FormInput.shown;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.zeststack.core.cavity.TaperedCavity;
+import org.zeststack.core.workshop.Mould;
+import org.zeststack.core.workshop.Place;
+import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.store.Saved;
+import org.zeststack.web.form.FormInput;
+
+/** Fields of the workshop's forms: to text and back. */
+final class WorkshopFields {
+
+    private WorkshopFields() {}
+
+    private static Map<String, String> start(Saved<?> saved) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("name", saved.name());
+        fields.put("lock", String.valueOf(saved.lock()));
+        return fields;
+    }
+
+    static Map<String, String> ofPlace(Saved<Place> saved) {
+        Map<String, String> fields = start(saved);
+        fields.put("placeBy", saved.content().by().name());
+        fields.put("placeAmount", shown(saved.content().amount()));
+        return fields;
+    }
+
+    static Optional<Place> place(FormInput form) {
+        Place.By by = form.choice("placeBy", Place.By.class);
+        double amount = by == null ? 0 : form.number("placeAmount", by.range());
+        return form.build(() -> new Place(by, amount));
+    }
+
+    static Map<String, String> newThermometer(Place place) {
+        return Map.of("kind", "PROBE", "iceReading", "0", "boilingReading", shown(place.waterBoilsCelsius()));
+    }
+
+    static Map<String, String> ofThermometer(Saved<Thermometer> saved) {
+        Thermometer thermometer = saved.content();
+        Map<String, String> fields = start(saved);
+        fields.put("kind", thermometer.kind().name());
+        fields.put("iceReading", shown(thermometer.iceReading()));
+        fields.put("boilingReading", shown(thermometer.boilingReading()));
+        return fields;
+    }
+
+    /** The boiling reading is compared with where water boils at this place now. */
+    static Optional<Thermometer> thermometer(FormInput form, Place place) {
+        Thermometer.Kind kind = form.choice("kind", Thermometer.Kind.class);
+        double ice = form.number("iceReading", Thermometer.ICE_READING);
+        double boiling = form.number("boilingReading", Thermometer.BOILING_READING);
+        return form.build(() -> new Thermometer(kind, ice, boiling, place.waterBoilsCelsius()));
+    }
+
+    static Map<String, String> ofMould(Saved<Mould> saved) {
+        Map<String, String> fields = start(saved);
+        TaperedCavity cavity = saved.content().cavity();
+        fields.put("openingLengthMm", shown(cavity.openingLengthMm()));
+        fields.put("openingWidthMm", shown(cavity.openingWidthMm()));
+        fields.put("floorLengthMm", shown(cavity.floorLengthMm()));
+        fields.put("floorWidthMm", shown(cavity.floorWidthMm()));
+        fields.put("depthMm", shown(cavity.depthMm()));
+        fields.put("cavities", String.valueOf(saved.content().cavities()));
+        fields.put("owned", String.valueOf(saved.content().owned()));
+        return fields;
+    }
+
+    static Optional<Mould> mould(FormInput form) {
+        double openingLength = form.number("openingLengthMm", TaperedCavity.OPENING_MM);
+        double openingWidth = form.number("openingWidthMm", TaperedCavity.OPENING_MM);
+        double floorLength = form.number("floorLengthMm", TaperedCavity.FLOOR_MM);
+        double floorWidth = form.number("floorWidthMm", TaperedCavity.FLOOR_MM);
+        double depth = form.number("depthMm", TaperedCavity.DEPTH_MM);
+        int cavities = form.whole("cavities", Mould.CAVITIES);
+        int owned = form.whole("owned", Mould.OWNED);
+        return form.build(() -> new Mould(
+                new TaperedCavity(openingLength, openingWidth, floorLength, floorWidth, depth), cavities, owned));
+    }
+}

@@ -1,0 +1,76 @@
+/** Talking to the server: the CSRF token, and one request at a time where the last position wins. */
+
+const csrf = document.querySelector('meta[name="csrf"]')?.content ?? '';
+
+/**
+ * Posts JSON.
+ * @param {string} url
+ * @param {unknown} body
+ * @returns {Promise<Response>}
+ */
+export function postJson(url, body) {
+  return fetch(url, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': csrf, 'X-Requested-With': 'fetch' },
+    body: JSON.stringify(body),
+  });
+}
+
+/**
+ * Fetches a page's fragment.
+ * @param {string} url
+ * @param {FormData} [form] posted if given
+ * @returns {Promise<DocumentFragment>}
+ */
+export async function fragment(url, form) {
+  const headers = { 'X-Requested-With': 'fetch', 'X-CSRF-TOKEN': csrf };
+  const body = form && new URLSearchParams(/** @type {any} */ (form));
+  const response = await fetch(url, { method: form ? 'POST' : 'GET', headers, body });
+  if (!response.ok) {
+    throw new Error(`${response.status} for ${url}`);
+  }
+  const template = document.createElement('template');
+  template.innerHTML = await response.text();
+  return template.content;
+}
+
+/**
+ * Wraps an asynchronous task so that one runs at a time and, however often it is asked for meanwhile, once more after it.
+ * @param {() => Promise<void>} task
+ * @returns {() => void}
+ */
+export function latest(task) {
+  let running = false;
+  let again = false;
+  return async function ask() {
+    if (running) {
+      again = true;
+      return;
+    }
+    running = true;
+    do {
+      again = false;
+      try {
+        await task();
+      } catch (error) {
+        console.warn(error);
+      }
+    } while (again);
+    running = false;
+  };
+}
+
+/**
+ * Puts the live parts of a fragment in the place of those of the page; what was unfolded stays unfolded.
+ * @param {DocumentFragment} from
+ */
+export function replaceLive(from) {
+  const open = new Set([...document.querySelectorAll('[data-live] details[open]')].map((d) => d.dataset.why));
+  for (const fresh of from.querySelectorAll('[data-live]')) {
+    for (const old of document.querySelectorAll(`[data-live="${fresh.dataset.live}"]`)) {
+      const copy = fresh.cloneNode(true);
+      copy.querySelectorAll('details').forEach((d) => (d.open = open.has(d.dataset.why)));
+      old.replaceWith(copy);
+    }
+  }
+}
