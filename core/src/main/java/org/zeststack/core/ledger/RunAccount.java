@@ -14,7 +14,7 @@ import org.zeststack.core.weighing.WeighInSummary;
  * @param piecesWanted good pieces ordered
  * @param piecesToMake pieces planned
  * @param piecesCounted pieces counted, whatever they were
- * @param yieldFraction good and reworked pieces over pieces planned; NaN is never given: 0 where nothing was planned
+ * @param yieldFraction good and reworked pieces over pieces planned
  */
 public record RunAccount(
         int piecesWanted,
@@ -33,6 +33,7 @@ public record RunAccount(
     /**
      * Mass of one filling from plan to good pieces, grams. A figure that was not measured is null.
      *
+     * @param boils whether it is cooked, so that its first loss is steam
      * @param plannedRaw weighed out by plan
      * @param plannedCooked finished mass by plan
      * @param cooked finished mass on the scale
@@ -40,9 +41,15 @@ public record RunAccount(
      * @param good the part of it that is in good and reworked pieces
      */
     public record MassFlow(
-            String name, double plannedRaw, double plannedCooked, Double cooked, Double deposited, Double good) {
+            String name,
+            boolean boils,
+            double plannedRaw,
+            double plannedCooked,
+            Double cooked,
+            Double deposited,
+            Double good) {
 
-        /** Steam: raw less cooked. */
+        /** Steam, or what stays in the mill: raw less finished. */
         public Double lostCooking() {
             return cooked == null ? null : plannedRaw - cooked;
         }
@@ -91,6 +98,7 @@ public record RunAccount(
             Double perPiece = perPiece(sheet, state, batch);
             flows.add(new MassFlow(
                     batch.name(),
+                    batch.cooked(),
                     batch.rawGrams(),
                     batch.usableGrams(),
                     state.weighedGrams(step).orElse(null),

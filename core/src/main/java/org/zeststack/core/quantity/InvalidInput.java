@@ -9,7 +9,9 @@ public final class InvalidInput extends IllegalArgumentException {
     private final transient List<Fault> faults;
 
     public InvalidInput(List<Fault> faults) {
-        super(faults.stream().map(f -> f.field() + ": " + f.message()).collect(Collectors.joining(" ")));
+        super(faults.stream()
+                .map(f -> f.field().isEmpty() ? f.message() : f.field() + ": " + f.message())
+                .collect(Collectors.joining(" ")));
         this.faults = List.copyOf(faults);
     }
 

@@ -1,6 +1,7 @@
 package org.zeststack.core.run;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -94,7 +95,7 @@ public final class BenchState {
 
     /** Pieces by outcome and reason, in the order they came up. */
     public Map<String, Integer> reasons() {
-        return Map.copyOf(reasons);
+        return Collections.unmodifiableMap(reasons);
     }
 
     public List<String> notes() {

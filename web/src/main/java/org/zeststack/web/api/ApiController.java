@@ -34,7 +34,7 @@ class ApiController {
     @PostMapping({"/sugar/boiling-point", "/sugar/cook", "/cavity/tapered"})
     Map<String, Object> calculate(HttpServletRequest request, @RequestBody JsonNode body) {
         Calculator calculator = calculators.get(request.getServletPath());
-        return calculator.compute().apply(ApiInput.read(body, calculator.fields()));
+        return calculator.compute().apply(ApiInput.read(body, calculator));
     }
 
     @GetMapping("/openapi.json")

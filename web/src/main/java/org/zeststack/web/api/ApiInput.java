@@ -19,7 +19,8 @@ final class ApiInput {
      *
      * @throws org.zeststack.core.quantity.InvalidInput with every fault
      */
-    static ApiInput read(JsonNode body, List<ApiField> fields) {
+    static ApiInput read(JsonNode body, Calculator calculator) {
+        List<ApiField> fields = calculator.fields();
         Faults faults = new Faults();
         ApiInput input = new ApiInput();
         if (body == null || !body.isObject()) {
@@ -32,6 +33,12 @@ final class ApiInput {
             }
         }
         fields.forEach(field -> input.take(field, body.get(field.name()), faults));
+        List<String> together =
+                calculator.notTogether().stream().filter(body::hasNonNull).toList();
+        if (together.size() > 1) {
+            String message = "Give only one of " + String.join(" and ", together) + ".";
+            together.forEach(name -> faults.add(Fault.of(name, body.get(name).toString(), message)));
+        }
         faults.throwIfAny();
         return input;
     }

@@ -9,6 +9,7 @@ import java.util.function.Function;
  *
  * @param path below {@code /api/v1}
  * @param fields what it takes
+ * @param notTogether names of which at most one may be given
  * @param answers names of the numbers it gives, with their meaning and unit
  * @param compute the calculation
  */
@@ -16,5 +17,6 @@ record Calculator(
         String path,
         String summary,
         List<ApiField> fields,
+        List<String> notTogether,
         Map<String, String> answers,
         Function<ApiInput, Map<String, Object>> compute) {}

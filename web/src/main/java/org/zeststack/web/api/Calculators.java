@@ -12,8 +12,6 @@ import org.zeststack.core.cavity.LinedCavity;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
-import org.zeststack.core.quantity.Fault;
-import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.sugar.Cook;
@@ -37,6 +35,7 @@ final class Calculators {
             Atmosphere.PRESSURE_KPA,
             Atmosphere.SEA_LEVEL_KPA,
             "Air pressure; neither this nor altitudeMetres means sea level");
+    private static final List<String> AIR = List.of("altitudeMetres", "pressureKpa");
     private static final Map<Part, ApiField> SOLUTES = solutes();
     private static final ApiField INERT =
             ApiField.optional("inertGrams", GRAMS, 0, "Fat, protein and other solids that carry no boiling rise");
@@ -67,6 +66,7 @@ final class Calculators {
                         "/sugar/boiling-point",
                         "Where a sugar solution boils",
                         sugar(),
+                        AIR,
                         Map.of(
                                 "boilingCelsius", "Boiling point, °C",
                                 "waterActivityAtBoiling", "Water activity there, 0 to 1",
@@ -77,6 +77,7 @@ final class Calculators {
                         "/sugar/cook",
                         "What is left of a mass cooked to a stop temperature",
                         sugar(INERT, STOP, OFFSET),
+                        AIR,
                         Map.of(
                                 "waterGrams", "Water left, g",
                                 "cookedGrams", "Cooked mass, g",
@@ -91,6 +92,7 @@ final class Calculators {
                         "/cavity/tapered",
                         "Grams of shell, filling and back of a tapered cavity",
                         CAVITY,
+                        List.of(),
                         Map.of(
                                 "cavityMl", "Cavity, mL",
                                 "shellMl", "Shell, mL",
@@ -128,11 +130,6 @@ final class Calculators {
     }
 
     private static double pressureKpa(ApiInput input) {
-        if (input.has("altitudeMetres") && input.has("pressureKpa")) {
-            String message = "Give altitudeMetres or pressureKpa, not both.";
-            throw new InvalidInput(
-                    List.of(Fault.of("altitudeMetres", "", message), Fault.of("pressureKpa", "", message)));
-        }
         return input.has("pressureKpa") ? input.get(PRESSURE) : Atmosphere.pressureKpa(input.get(ALTITUDE));
     }
 

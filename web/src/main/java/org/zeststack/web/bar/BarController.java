@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,6 +38,7 @@ class BarController {
     private final WorkshopStore workshop;
     private final IngredientTable ingredients;
     private final BarWorkings workings;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
     BarController(
@@ -45,12 +47,14 @@ class BarController {
             WorkshopStore workshop,
             IngredientTable ingredients,
             BarWorkings workings,
+            TransactionTemplate transaction,
             Clock clock) {
         this.bars = bars;
         this.formulas = formulas;
         this.workshop = workshop;
         this.ingredients = ingredients;
         this.workings = workings;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -143,10 +147,12 @@ class BarController {
         }
         try {
             int lock = Integer.parseInt(form.text("lock"));
-            bars.saveDraft(id, name, bar.orElseThrow(), lock, stamp(me));
-            if (version) {
-                bars.keepVersion(id, lock + 1, why, stamp(me));
-            }
+            transaction.executeWithoutResult(tx -> {
+                bars.saveDraft(id, name, bar.orElseThrow(), lock, stamp(me));
+                if (version) {
+                    bars.keepVersion(id, lock + 1, why, stamp(me));
+                }
+            });
             return "redirect:/bars/" + id;
         } catch (StaleEdit stale) {
             Saved<Bar> saved = draft(id);

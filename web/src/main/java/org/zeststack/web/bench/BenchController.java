@@ -1,5 +1,7 @@
 package org.zeststack.web.bench;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.ui.Model;
@@ -9,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
@@ -16,12 +19,16 @@ import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
+import org.zeststack.web.drawing.SectionDrawing;
+import org.zeststack.web.drawing.WeighInStrip;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 
 /** The bench's pages and its live stream. */
 @Page
 class BenchController {
+
+    private static final int RECENT = 8;
 
     private final Runs runs;
     private final Bench bench;
@@ -69,11 +76,25 @@ class BenchController {
         model.addAttribute("state", state);
         model.addAttribute("step", chosen.orElse(null));
         model.addAttribute("outcomes", EntryBody.Outcome.values());
+        model.addAttribute("recent", recent(state));
+        model.addAttribute("section", SectionDrawing.of(sheet.section()));
         chosen.ifPresent(s -> {
             model.addAttribute("batch", sheet.formula(s.component()).orElse(null));
-            model.addAttribute("layer", sheet.layer(s.layer()).orElse(null));
+            Optional<RunSheet.LayerTarget> layer = sheet.layer(s.layer());
+            model.addAttribute("layer", layer.orElse(null));
+            model.addAttribute(
+                    "strip",
+                    layer.map(l -> WeighInStrip.of(state.weighIns(l.key()), l.window()))
+                            .orElse(null));
             model.addAttribute("series", newest(run, sheet, s).orElse(null));
         });
+    }
+
+    /** The newest entries, newest first. */
+    private static List<BenchEntry> recent(BenchState state) {
+        List<BenchEntry> newest = new ArrayList<>(state.entries());
+        Collections.reverse(newest);
+        return newest.stream().limit(RECENT).toList();
     }
 
     /** The newest series of the step's component; earlier ones stand in the ledger. */

@@ -160,7 +160,7 @@ class DemoDesigns {
                 0.05,
                 List.of(
                         new MethodStep("Mix pectin with a little sugar, whisk into the warm purée", "no lumps", ""),
-                        new MethodStep("Boil with the rest", "the reading", "It spits: cover the hand."),
-                        new MethodStep("Off the heat, stir in the acid and pour", "at once", "")));
+                        new MethodStep("Boil with the rest", "the reading is reached", "It spits: cover the hand."),
+                        new MethodStep("Off the heat, stir in the acid and pour at once", "", "")));
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -40,12 +41,19 @@ class FormulaController {
     private final Designs<Formula> formulas;
     private final WorkshopStore workshop;
     private final IngredientTable ingredients;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
-    FormulaController(Designs<Formula> formulas, WorkshopStore workshop, IngredientTable ingredients, Clock clock) {
+    FormulaController(
+            Designs<Formula> formulas,
+            WorkshopStore workshop,
+            IngredientTable ingredients,
+            TransactionTemplate transaction,
+            Clock clock) {
         this.formulas = formulas;
         this.workshop = workshop;
         this.ingredients = ingredients;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -123,10 +131,12 @@ class FormulaController {
         }
         try {
             int lock = Integer.parseInt(form.text("lock"));
-            formulas.saveDraft(id, name, formula.orElseThrow(), lock, stamp(me));
-            if (version) {
-                formulas.keepVersion(id, lock + 1, why, stamp(me));
-            }
+            transaction.executeWithoutResult(tx -> {
+                formulas.saveDraft(id, name, formula.orElseThrow(), lock, stamp(me));
+                if (version) {
+                    formulas.keepVersion(id, lock + 1, why, stamp(me));
+                }
+            });
             return "redirect:/formulas/" + id;
         } catch (StaleEdit stale) {
             Saved<Formula> saved = draft(id);

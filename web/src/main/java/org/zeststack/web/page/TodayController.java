@@ -4,17 +4,19 @@ import java.util.List;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.drawing.SectionDrawing;
 
 /** The first page: what is on the bench now and the next thing that hands must do. */
 @Page
 class TodayController {
 
     /** A run on the bench and its next step. */
-    record Now(Run run, BenchState state) {}
+    record Now(Run run, RunSheet sheet, BenchState state, SectionDrawing section) {}
 
     private final Runs runs;
     private final Bench bench;
@@ -26,11 +28,16 @@ class TodayController {
         this.workshop = workshop;
     }
 
+    private Now now(Run run) {
+        RunSheet sheet = run.sheet().orElseThrow();
+        BenchState state = BenchState.of(sheet, bench.entries(run.id()));
+        return new Now(run, sheet, state, SectionDrawing.of(sheet.section()));
+    }
+
     @GetMapping("/")
     String today(Model model) {
-        List<Now> now = runs.list(List.of(Run.Status.STARTED)).stream()
-                .map(run -> new Now(run, BenchState.of(run.sheet().orElseThrow(), bench.entries(run.id()))))
-                .toList();
+        List<Now> now =
+                runs.list(List.of(Run.Status.STARTED)).stream().map(this::now).toList();
         model.addAttribute("now", now);
         model.addAttribute("planned", runs.brief(List.of(Run.Status.PLANNED)));
         model.addAttribute(

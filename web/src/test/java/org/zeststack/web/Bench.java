@@ -1,0 +1,202 @@
+package org.zeststack.web;
+
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarStack;
+import org.zeststack.store.TestDatabase;
+import org.zeststack.store.design.Designs;
+import org.zeststack.web.bar.BarWorkings;
+import org.zeststack.web.demo.DemoPeople;
+
+/** Measures as ratios within one run. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */
+public class Bench {
+
+    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+    private static final Pattern META = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
+    private static final int SECONDS = 6;
+    private static final int HANDS = 8;
+
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
+
+    private static void say(String name, double amount) {
+        System.out.printf(Locale.ROOT, "%s: %.2f%n", name, amount);
+    }
+
+    @Test
+    public void measure() throws Exception {
+        try (TestApp app = TestApp.demo()) {
+            signIn(app);
+            String barForm = barForm(app);
+            HttpRequest bare = HttpRequest.newBuilder(URI.create(app.url() + "/bench/clock"))
+                    .build();
+            HttpRequest page =
+                    HttpRequest.newBuilder(URI.create(app.url() + "/bars/4")).build();
+            HttpRequest recompute = HttpRequest.newBuilder(URI.create(app.url() + "/bars/4/compute"))
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(BodyPublishers.ofString(barForm))
+                    .build();
+            for (HttpRequest request : List.of(bare, page, recompute)) {
+                perSecond(request);
+            }
+            double bareRate = perSecond(bare);
+            double pageRate = perSecond(page);
+            double recomputeRate = perSecond(recompute);
+            say("bare page requests per second", bareRate);
+            say("bar page to bare page, rate ratio", pageRate / bareRate);
+            say("recompute call to bare page, rate ratio", recomputeRate / bareRate);
+            core(app);
+        }
+        say("start-up seconds", startUp());
+    }
+
+    private void signIn(TestApp app) throws Exception {
+        Matcher csrf = CSRF.matcher(get(app.url() + "/sign-in"));
+        csrf.find();
+        DemoPeople owner = DemoPeople.ALL.get(0);
+        client.send(
+                HttpRequest.newBuilder(URI.create(app.url() + "/sign-in"))
+                        .header("Content-Type", "application/x-www-form-urlencoded")
+                        .POST(BodyPublishers.ofString(form(Map.of(
+                                "username", owner.login(), "password", owner.password(), "_csrf", csrf.group(1)))))
+                        .build(),
+                BodyHandlers.ofString());
+    }
+
+    private String barForm(TestApp app) throws Exception {
+        Matcher csrf = META.matcher(get(app.url() + "/bars/4"));
+        csrf.find();
+        return form(Map.of(
+                "_csrf", csrf.group(1),
+                "mould", "1",
+                "shell", "couverture-dark-66",
+                "shellMm", "1.6",
+                "back", "couverture-dark-66",
+                "backMm", "1.9",
+                "backLeastMm", "1",
+                "backGreatestMm", "2.8",
+                "filling.0.formula", "1-v2",
+                "filling.0.depthMm", "6.2",
+                "filling.1.formula", "2-v1"));
+    }
+
+    private String get(String url) throws Exception {
+        return client.send(HttpRequest.newBuilder(URI.create(url)).build(), BodyHandlers.ofString())
+                .body();
+    }
+
+    private static String form(Map<String, String> fields) {
+        return fields.entrySet().stream()
+                .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+    }
+
+    /** Requests answered per second by a few hands at once; any answer but 200 is a fault. */
+    private double perSecond(HttpRequest request) throws Exception {
+        AtomicInteger answered = new AtomicInteger();
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(SECONDS);
+        ExecutorService hands = Executors.newFixedThreadPool(HANDS);
+        Callable<Void> work = () -> {
+            while (System.nanoTime() < end) {
+                HttpResponse<String> response = client.send(request, BodyHandlers.ofString());
+                if (response.statusCode() != 200) {
+                    throw new IllegalStateException(response.statusCode() + " for " + request.uri());
+                }
+                answered.incrementAndGet();
+            }
+            return null;
+        };
+        for (var done : hands.invokeAll(java.util.Collections.nCopies(HANDS, work))) {
+            done.get();
+        }
+        hands.shutdown();
+        return answered.get() / (double) SECONDS;
+    }
+
+    private static void core(TestApp app) {
+        @SuppressWarnings("unchecked")
+        Designs<Bar> bars = (Designs<Bar>) app.beanNamed("bars");
+        var worked =
+                app.bean(BarWorkings.class).work(bars.draft(4).orElseThrow().content());
+        Bar bar = worked.stack().bar();
+        int rounds = 0;
+        double sum = 0;
+        for (int phase = 0; phase < 2; phase++) {
+            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(2);
+            rounds = 0;
+            while (System.nanoTime() < end) {
+                BarStack stack = BarStack.of(bar, worked.parts());
+                sum += stack.pieceGrams() + stack.calls().size();
+                rounds++;
+            }
+        }
+        say("recomputes per second in the core on one thread", sum > 0 ? rounds / 2.0 : 0);
+    }
+
+    /** From the start of the packed application on a migrated database to its first answer. */
+    private double startUp() throws Exception {
+        TestDatabase database = TestDatabase.fresh();
+        int port;
+        try (java.net.ServerSocket socket = new java.net.ServerSocket(0)) {
+            port = socket.getLocalPort();
+        }
+        ProcessBuilder builder = new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-jar",
+                "../target/app/zest.jar",
+                "serve");
+        builder.environment().put("ZEST_PORT", String.valueOf(port));
+        builder.environment()
+                .put(
+                        "ZEST_DATABASE_URL",
+                        database.url().replace("jdbc:postgresql://", "postgresql://" + database.user() + ":@"));
+        long began = System.nanoTime();
+        Process process = builder.redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        try {
+            while (!answers(port)) {
+                TimeUnit.MILLISECONDS.sleep(50);
+            }
+            return (System.nanoTime() - began) / 1e9;
+        } finally {
+            process.destroy();
+            process.waitFor();
+        }
+    }
+
+    private boolean answers(int port) throws InterruptedException {
+        try {
+            return client.send(
+                                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/welcome"))
+                                            .build(),
+                                    BodyHandlers.ofString())
+                            .statusCode()
+                    == 200;
+        } catch (java.io.IOException e) {
+            return false;
+        }
+    }
+}

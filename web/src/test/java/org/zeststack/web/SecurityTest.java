@@ -1,0 +1,221 @@
+package org.zeststack.web;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Roles, CSRF, headers and throttling, checked at the server without a browser's help. */
+public class SecurityTest {
+
+    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
+
+    private TestApp app;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    /** A person with cookies of their own. */
+    private final class Visitor {
+        private final HttpClient client = HttpClient.newBuilder()
+                .cookieHandler(new CookieManager())
+                .followRedirects(HttpClient.Redirect.NEVER)
+                .build();
+
+        HttpResponse<String> get(String path) throws Exception {
+            return client.send(
+                    HttpRequest.newBuilder(URI.create(app.url() + path)).build(), BodyHandlers.ofString());
+        }
+
+        String csrf() throws Exception {
+            Matcher matcher = CSRF.matcher(get("/sign-in").body());
+            assertTrue(matcher.find());
+            return matcher.group(1);
+        }
+
+        HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
+            String body = fields.entrySet().stream()
+                    .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
+                    .collect(Collectors.joining("&"));
+            return client.send(
+                    HttpRequest.newBuilder(URI.create(app.url() + path))
+                            .header("Content-Type", "application/x-www-form-urlencoded")
+                            .POST(BodyPublishers.ofString(body))
+                            .build(),
+                    BodyHandlers.ofString());
+        }
+
+        HttpResponse<String> postJson(String path, String body, String csrf) throws Exception {
+            return client.send(
+                    HttpRequest.newBuilder(URI.create(app.url() + path))
+                            .header("Content-Type", "application/json")
+                            .header("X-CSRF-TOKEN", csrf)
+                            .header("X-Requested-With", "fetch")
+                            .POST(BodyPublishers.ofString(body))
+                            .build(),
+                    BodyHandlers.ofString());
+        }
+
+        Visitor signIn(String login, String password) throws Exception {
+            post("/sign-in", Map.of("username", login, "password", password, "_csrf", csrf()));
+            return this;
+        }
+    }
+
+    private Visitor visitor(String login) throws Exception {
+        return new Visitor().signIn(login, "lantern-harbour");
+    }
+
+    @Test
+    public void everyPageAsksForSigningIn() throws Exception {
+        for (String path : new String[] {"/", "/bars", "/formulas/1", "/runs", "/bench/4", "/ledger", "/workshop"}) {
+            HttpResponse<String> response = new Visitor().get(path);
+            assertEquals(response.statusCode(), 302, path);
+            assertTrue(response.headers().firstValue("Location").orElse("").endsWith("/sign-in"), path);
+        }
+        HttpClient quiet = HttpClient.newHttpClient();
+        HttpResponse<String> fetched = quiet.send(
+                HttpRequest.newBuilder(URI.create(app.url() + "/bench/clock"))
+                        .header("X-Requested-With", "fetch")
+                        .build(),
+                BodyHandlers.ofString());
+        assertEquals(fetched.statusCode(), 401, "a queue that outlived its session waits for sign-in");
+    }
+
+    @DataProvider
+    public Object[][] deeds() {
+        return new Object[][] {
+            // path, viewer, bench hand, owner
+            {"/formulas", 403, 403, 302},
+            {"/formulas/1", 403, 403, 400},
+            {"/bars/4", 403, 403, 400},
+            {"/runs", 403, 403, 400},
+            {"/runs/5/start", 403, 302, 302},
+            {"/workshop/place", 403, 403, 400},
+            {"/workshop/people", 403, 403, 200},
+            {"/workshop/tokens", 403, 403, 200},
+        };
+    }
+
+    @Test(dataProvider = "deeds")
+    public void rolesAreCheckedAtTheServer(String path, int viewer, int bench, int owner) throws Exception {
+        int[] expected = {viewer, bench, owner};
+        String[] logins = {"ilse", "teo", "runa"};
+        for (int i = 0; i < logins.length; i++) {
+            Visitor visitor = visitor(logins[i]);
+            HttpResponse<String> response = visitor.post(path, Map.of("_csrf", visitor.csrf()));
+            assertEquals(response.statusCode(), expected[i], logins[i] + " at " + path);
+        }
+    }
+
+    @Test
+    public void aViewerCannotWriteAtTheBench() throws Exception {
+        String entry = "{\"key\":\"%s\",\"kind\":\"NOTE\",\"fields\":{\"text\":\"hello\"}}";
+        Visitor viewer = visitor("ilse");
+        assertEquals(
+                viewer.postJson("/bench/4/entries", entry.formatted(UUID.randomUUID()), viewer.csrf())
+                        .statusCode(),
+                403);
+        Visitor hand = visitor("teo");
+        String same = entry.formatted(UUID.randomUUID());
+        String csrf = hand.csrf();
+        assertEquals(hand.postJson("/bench/4/entries", same, csrf).statusCode(), 201);
+        assertEquals(hand.postJson("/bench/4/entries", same, csrf).statusCode(), 200, "counted once");
+        assertEquals(
+                hand.postJson("/bench/4/entries", same.replace("hello", "other"), csrf)
+                        .statusCode(),
+                409,
+                "another body under the same key");
+        assertEquals(hand.get("/workshop/people").statusCode(), 403);
+    }
+
+    @Test
+    public void withoutTheTokenOfThePageNothingIsChanged() throws Exception {
+        Visitor owner = visitor("runa");
+        assertEquals(owner.post("/formulas", Map.of()).statusCode(), 403);
+        assertEquals(owner.postJson("/bench/4/entries", "{}", "wrong").statusCode(), 403);
+    }
+
+    @Test
+    public void pagesCarryAStrictPolicyAndSaneCookies() throws Exception {
+        HttpResponse<String> response = new Visitor().get("/sign-in");
+        String policy = response.headers().firstValue("Content-Security-Policy").orElse("");
+        assertTrue(policy.contains("default-src 'none'") && policy.contains("frame-ancestors 'none'"), policy);
+        assertFalse(policy.contains("unsafe"), policy);
+        assertEquals(response.headers().firstValue("X-Frame-Options").orElse(""), "DENY");
+        String cookie = response.headers().firstValue("Set-Cookie").orElse("");
+        assertTrue(cookie.contains("HttpOnly") && cookie.contains("SameSite=Lax"), cookie);
+    }
+
+    @Test
+    public void guessingIsSlowedDown() throws Exception {
+        try (TestApp other = TestApp.demo()) {
+            TestApp before = app;
+            app = other;
+            try {
+                Visitor guesser = new Visitor();
+                for (int i = 0; i < 5; i++) {
+                    guesser.signIn("runa", "guess " + i);
+                }
+                HttpResponse<String> answer = guesser.post(
+                        "/sign-in", Map.of("username", "runa", "password", "lantern-harbour", "_csrf", guesser.csrf()));
+                assertTrue(answer.headers().firstValue("Location").orElse("").endsWith("/sign-in?wait"));
+            } finally {
+                app = before;
+            }
+        }
+    }
+
+    @Test
+    public void justMeWorksOnItsOwnMachineOnly() throws Exception {
+        try (TestApp empty = TestApp.empty()) {
+            TestApp before = app;
+            app = empty;
+            try {
+                Visitor me = new Visitor();
+                assertTrue(
+                        me.get("/").headers().firstValue("Location").orElse("").endsWith("/welcome"));
+                Matcher csrf = CSRF.matcher(me.get("/welcome").body());
+                assertTrue(csrf.find());
+                me.post(
+                        "/welcome",
+                        Map.of("_csrf", csrf.group(1), "workshop", "Attic", "placeAmount", "70", "mode", "just-me"));
+                assertEquals(me.get("/").statusCode(), 200);
+                HttpResponse<String> forwarded = HttpClient.newHttpClient()
+                        .send(
+                                HttpRequest.newBuilder(URI.create(app.url() + "/"))
+                                        .header("X-Forwarded-For", "192.0.2.7")
+                                        .build(),
+                                BodyHandlers.ofString());
+                assertEquals(forwarded.statusCode(), 403);
+            } finally {
+                app = before;
+            }
+        }
+    }
+}

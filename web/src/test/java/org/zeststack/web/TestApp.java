@@ -1,0 +1,125 @@
+package org.zeststack.web;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.zeststack.store.TestDatabase;
+import org.zeststack.web.demo.DemoPeople;
+import org.zeststack.web.start.Application;
+
+/** The real application on a database of its own, and a Chromium to drive it. One Chromium serves all test classes. */
+public final class TestApp implements AutoCloseable {
+
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+    private static Browser browser;
+
+    private final TestDatabase database;
+    private final ConfigurableApplicationContext context;
+
+    private TestApp(TestDatabase database, boolean demo) {
+        this.database = database;
+        SpringApplication application = new SpringApplication(Application.class);
+        Map<String, Object> settings = new HashMap<>(Map.of(
+                "server.address",
+                "127.0.0.1",
+                "server.port",
+                0,
+                "zest.demo",
+                demo,
+                "spring.datasource.url",
+                database.url(),
+                "spring.datasource.username",
+                database.user(),
+                "spring.datasource.password",
+                ""));
+        settings.put("spring.datasource.hikari.maximum-pool-size", 6);
+        settings.put("spring.datasource.hikari.minimum-idle", 1);
+        application.setDefaultProperties(settings);
+        application.setRegisterShutdownHook(false);
+        context = application.run();
+    }
+
+    /** The application with the demo's data. */
+    public static TestApp demo() {
+        return new TestApp(TestDatabase.fresh(), true);
+    }
+
+    /** The application as somebody sees it who has just started it. */
+    public static TestApp empty() {
+        return new TestApp(TestDatabase.fresh(), false);
+    }
+
+    /** Another instance on the same database. */
+    public TestApp second() {
+        return new TestApp(database, true);
+    }
+
+    public String url() {
+        return "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    public Object beanNamed(String name) {
+        return context.getBean(name);
+    }
+
+    private static synchronized Browser browser() {
+        if (browser == null) {
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setHeadless(true)
+                            .setArgs(FLAGS));
+        }
+        return browser;
+    }
+
+    /** A new private window. */
+    public Page page() {
+        BrowserContext window = browser()
+                .newContext(new Browser.NewContextOptions()
+                        .setBaseURL(url())
+                        .setViewportSize(1280, 800)
+                        .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
+        window.setDefaultTimeout(15_000);
+        return window.newPage();
+    }
+
+    /** A new private window of somebody signed in. */
+    public Page signedIn(String login) {
+        Page page = page();
+        page.navigate("/sign-in");
+        page.fill("#username", login);
+        page.fill("#password", DemoPeople.ALL.get(0).password());
+        page.click("button[type=submit]");
+        page.waitForURL("**/");
+        return page;
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}

@@ -1,0 +1,199 @@
+package org.zeststack.web.api;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotNull;
+import static org.testng.Assert.assertTrue;
+
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.store.people.Tokens;
+import org.zeststack.web.TestApp;
+import org.zeststack.web.demo.DemoPeople;
+import org.zeststack.web.security.TokenText;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The calculators as a program sees them. */
+public class ApiTest {
+
+    private static final String CAVITY = "{\"openingLengthMm\":118,\"openingWidthMm\":32,\"floorLengthMm\":112,"
+            + "\"floorWidthMm\":26,\"depthMm\":14,\"shellMm\":%s,\"backMm\":2,\"backLeastMm\":1,\"backGreatestMm\":3,"
+            + "\"shellGramsPerMl\":1.27,\"fillingGramsPerMl\":1.3}";
+    private static final String CARAMEL = "{\"waterGrams\":744.2,\"sucroseGrams\":1000,\"glucoseSyrupSolidsGrams\":560,"
+            + "\"lactoseGrams\":32,\"inertGrams\":483.8,\"stopCelsius\":118%s}";
+
+    private final HttpClient client = HttpClient.newHttpClient();
+    private final JsonMapper json = new JsonMapper();
+    private TestApp app;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    private HttpResponse<String> post(String path, String token, String body) throws Exception {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1" + path))
+                        .header("Content-Type", "application/json")
+                        .header("Authorization", "Bearer " + token)
+                        .POST(BodyPublishers.ofString(body))
+                        .build(),
+                BodyHandlers.ofString());
+    }
+
+    private JsonNode answer(String path, String body, int status) throws Exception {
+        HttpResponse<String> response = post(path, DemoPeople.TOKEN, body);
+        assertEquals(response.statusCode(), status, response.body());
+        return json.readTree(response.body());
+    }
+
+    @DataProvider
+    public Object[][] figures() {
+        String table = "handbook table of boiling points of sucrose solutions, value from memory";
+        String prismoid = "prismoidal formula";
+        String model = "this model";
+        String sucrose = "{\"waterGrams\":%s,\"sucroseGrams\":%s}";
+        return new Object[][] {
+            // path, body, field, expected, tolerance, provenance
+            {"/sugar/boiling-point", sucrose.formatted(40, 60), "boilingCelsius", 103.0, 0.6, table},
+            {"/sugar/boiling-point", sucrose.formatted(10, 90), "boilingCelsius", 122.4, 1.5, "Starzak and Peacock 1997"
+            },
+            {"/sugar/boiling-point", "{\"waterGrams\":9}", "boilingCelsius", 99.974, 0.01, "IAPWS"},
+            {"/sugar/boiling-point", "{\"waterGrams\":9,\"altitudeMetres\":1600}", "boilingCelsius", 94.65, 0.1, "ICAO"
+            },
+            {"/sugar/cook", CARAMEL.formatted(""), "waterGrams", 186.0, 1.86, model},
+            {"/sugar/cook", CARAMEL.formatted(""), "waterActivityAt25", 0.51, 0.0051, model},
+            {"/sugar/cook", CARAMEL.formatted(",\"altitudeMetres\":1600"), "stopCelsiusHere", 112.2, 0.3, model},
+            {"/sugar/cook", CARAMEL.formatted(",\"thermometerOffsetKelvin\":0.8"), "stopReading", 118.8, 1e-6, model},
+            {"/cavity/tapered", CAVITY.formatted("1.5"), "cavityMl", 46.73, 0.01, prismoid},
+            {"/cavity/tapered", CAVITY.formatted("1.5"), "shellMl", 9.86, 0.02, prismoid},
+            {"/cavity/tapered", CAVITY.formatted("1.5"), "fillingLeastGrams", 35.3, 0.1, prismoid},
+            {"/cavity/tapered", CAVITY.formatted("1.5"), "fillingGreatestGrams", 43.6, 0.1, prismoid},
+        };
+    }
+
+    @Test(dataProvider = "figures")
+    public void givesThePublishedFigures(
+            String path, String body, String field, double expected, double tolerance, String provenance)
+            throws Exception {
+        double given = answer(path, body, 200).get(field).doubleValue();
+        assertTrue(Math.abs(given - expected) <= tolerance, field + " " + given + " (" + provenance + ")");
+    }
+
+    @DataProvider
+    public Object[][] faults() {
+        return new Object[][] {
+            {"/sugar/boiling-point", "{}", List.of("/waterGrams")},
+            {"/sugar/boiling-point", "{\"waterGrams\":-1}", List.of("/waterGrams")},
+            {"/sugar/boiling-point", "{\"waterGrams\":1e99}", List.of("/waterGrams")},
+            {"/sugar/boiling-point", "{\"waterGrams\":\"NaN\"}", List.of("/waterGrams")},
+            {"/sugar/boiling-point", "{\"waterGrams\":\"1,5\"}", List.of("/waterGrams")},
+            {"/sugar/boiling-point", "{\"waterGrams\":\"½\",\"sugar\":1}", List.of("/sugar", "/waterGrams")},
+            {"/sugar/boiling-point", "{\"waterGrams\":1,\"dextroseEquivalent\":5}", List.of("/dextroseEquivalent")},
+            {"/sugar/boiling-point", "{\"waterGrams\":1,\"waterGrams\":2}", List.of("")},
+            {"/sugar/boiling-point", "{\"waterGrams\":", List.of("")},
+            {"/sugar/boiling-point", "7", List.of("")},
+            {
+                "/sugar/cook",
+                CARAMEL.formatted(",\"altitudeMetres\":1,\"pressureKpa\":101,\"stopp\":1"),
+                List.of("/stopp", "/altitudeMetres", "/pressureKpa")
+            },
+            {"/sugar/cook", CARAMEL.formatted("").replace("118", "95"), List.of("/stopCelsius")},
+            {"/cavity/tapered", CAVITY.formatted("14.5"), List.of("/shellMm")},
+            {"/cavity/tapered", CAVITY.formatted("-2"), List.of("/shellMm")},
+            {
+                "/cavity/tapered",
+                CAVITY.formatted("1.5").replace("\"floorWidthMm\":26", "\"floorWidthMm\":40"),
+                List.of("/floorWidthMm")
+            },
+            {"/cavity/tapered", CAVITY.formatted("1.5").replace("\"backMm\":2", "\"backMm\":13"), List.of("/backMm")},
+        };
+    }
+
+    @Test(dataProvider = "faults")
+    public void tellsEveryFaultWithItsPointer(String path, String body, List<String> pointers) throws Exception {
+        JsonNode problem = answer(path, body, 400);
+        List<String> told = new ArrayList<>();
+        problem.get("errors").forEach(e -> {
+            told.add(e.get("pointer").stringValue());
+            assertFalse(e.get("message").stringValue().isBlank());
+        });
+        assertEquals(told, pointers);
+    }
+
+    @Test
+    public void aStopBelowTheBoilNamesTheBoil() throws Exception {
+        JsonNode error = answer("/sugar/cook", CARAMEL.formatted("").replace("118", "95"), 400)
+                .get("errors")
+                .get(0);
+        double least = error.get("least").doubleValue();
+        assertTrue(least > 101 && least < 106, "first boiling point " + least);
+        assertTrue(error.get("message").stringValue().contains("first boiling point"));
+    }
+
+    @Test
+    public void whatTheModelRefusesIsA422WithItsReason() throws Exception {
+        JsonNode hot = answer("/sugar/cook", CARAMEL.formatted("").replace("118", "177"), 422);
+        assertTrue(hot.get("detail").stringValue().contains("160 °C"));
+        assertNotNull(answer("/sugar/boiling-point", "{\"waterGrams\":0,\"sucroseGrams\":5}", 422)
+                .get("detail"));
+    }
+
+    @Test
+    public void tokensAreNeededAndCanBeRevoked() throws Exception {
+        assertEquals(post("/sugar/cook", "guess", "{}").statusCode(), 401);
+        Tokens tokens = app.bean(Tokens.class);
+        String token = TokenText.random();
+        tokens.add("scale", TokenText.hash(token), false, "Runa", Instant.now());
+        assertEquals(post("/cavity/tapered", token, CAVITY.formatted("1.5")).statusCode(), 200);
+        tokens.revoke(tokens.findValid(TokenText.hash(token)).orElseThrow().id(), Instant.now());
+        assertEquals(post("/cavity/tapered", token, CAVITY.formatted("1.5")).statusCode(), 401);
+    }
+
+    @Test
+    public void theDemoTokenIsRefusedWhenTheRequestCameFromElsewhere() throws Exception {
+        HttpResponse<String> response = client.send(
+                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1/cavity/tapered"))
+                        .header("Content-Type", "application/json")
+                        .header("X-Forwarded-For", "192.0.2.7")
+                        .header("Authorization", "Bearer " + DemoPeople.TOKEN)
+                        .POST(BodyPublishers.ofString(CAVITY.formatted("1.5")))
+                        .build(),
+                BodyHandlers.ofString());
+        assertEquals(response.statusCode(), 401);
+    }
+
+    @Test
+    public void theDescriptionNamesEveryCalculatorWithItsRanges() throws Exception {
+        HttpResponse<String> response = client.send(
+                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1/openapi.json"))
+                        .build(),
+                BodyHandlers.ofString());
+        JsonNode paths = json.readTree(response.body()).get("paths");
+        assertEquals(paths.size(), 3);
+        JsonNode shell = paths.get("/api/v1/cavity/tapered")
+                .at("/post/requestBody/content/application~1json/schema/properties/shellMm");
+        assertEquals(shell.get("minimum").doubleValue(), 0.2);
+        JsonNode cook = answer("/sugar/cook", CARAMEL.formatted(""), 200);
+        JsonNode described =
+                paths.get("/api/v1/sugar/cook").at("/post/responses/200/content/application~1json/schema/properties");
+        assertEquals(new java.util.TreeSet<>(described.propertyNames()), new java.util.TreeSet<>(cook.propertyNames()));
+    }
+}

@@ -1,0 +1,209 @@
+package org.zeststack.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.web.TestApp;
+
+/** Two people at one design, awkward input, a viewer, two instances, accessibility; on the demo's data. */
+public class EditingTest {
+
+    private TestApp app;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    @Test
+    public void theSecondSaverSeesBothAndLosesNothing() {
+        Page first = app.signedIn("runa");
+        Page second = app.signedIn("runa");
+        first.navigate("/formulas/1");
+        second.navigate("/formulas/1");
+        first.fill("[name='line.0.grams']", "555");
+        first.click("text=Save the draft");
+        assertThat(first.locator("[name='line.0.grams']")).hasValue("555");
+        second.fill("[name='line.0.grams']", "577");
+        second.fill("[name='step.0.cue']", "my own cue");
+        second.click("text=Save the draft");
+        assertThat(second.locator(".clash")).containsText("Runa saved while you were writing");
+        assertThat(second.locator("tr[data-row='0'] .theirs").first()).containsText("555");
+        assertEquals(second.inputValue("[name='line.0.grams']"), "577");
+        assertEquals(second.inputValue("[name='step.0.cue']"), "my own cue");
+        second.click("text=Save the draft");
+        assertThat(second.locator(".clash")).hasCount(0);
+        first.reload();
+        assertThat(first.locator("[name='line.0.grams']")).hasValue("577");
+    }
+
+    @Test
+    public void theSameHoldsForSettings() {
+        Page first = app.signedIn("runa");
+        Page second = app.signedIn("runa");
+        first.navigate("/workshop/moulds/2");
+        second.navigate("/workshop/moulds/2");
+        first.fill("#owned", "5");
+        first.click("text=Save");
+        second.fill("#owned", "7");
+        second.click("text=Save");
+        assertThat(second.locator(".theirs")).containsText("5");
+        assertEquals(second.inputValue("#owned"), "7");
+    }
+
+    @DataProvider
+    public Object[][] awkward() {
+        return new Object[][] {
+            // page, field, typed, what is said beside it
+            {"/formulas/2", "[name='line.0.grams']", "-5", "outside 0.01 to 1000000 g"},
+            {"/formulas/2", "[name='line.0.grams']", "", "Write a number"},
+            {"/formulas/2", "[name='line.0.grams']", "NaN", "is not a number"},
+            {"/formulas/2", "[name='line.0.grams']", "99999999999", "outside"},
+            {"/formulas/2", "[name='line.0.grams']", "1,500", "is not a number"},
+            {"/formulas/2", "#handlingLossFraction", "a lot", "is not a number"},
+            {"/formulas/3", "#stopCelsius", "70", "first boiling point"},
+            {"/formulas/3", "#stopCelsius", "177", "160 °C"},
+            {"/formulas/3", "#stopCelsius", "5", "outside 60 to 200"},
+            {"/bars/4", "#shellMm", "15", "as thick as the cavity is deep"},
+            {"/bars/4", "#shellMm", "", "Write a number"},
+            {"/bars/4", "#backMm", "14.9", "outside"},
+            {"/bars/4", "#backLeastMm", "2.9", "above the greatest"},
+        };
+    }
+
+    @Test(dataProvider = "awkward")
+    public void badInputIsToldBesideItsFieldAndKept(String path, String field, String typed, String said) {
+        Page page = app.signedIn("runa");
+        page.navigate(path);
+        Locator input = page.locator(field);
+        input.fill(typed);
+        Locator told = page.locator("[id='fault-" + input.getAttribute("name") + "']");
+        assertThat(told).containsText(said);
+        page.click("text=Save the draft");
+        assertThat(page.locator("[id='fault-" + input.getAttribute("name") + "']"))
+                .containsText(said);
+        assertThat(page.locator(field)).hasValue(typed);
+        page.context().close();
+    }
+
+    @Test
+    public void amountsAreReadAsPeopleTypeThem() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/4");
+        Locator grams = page.locator("[data-layer=shell] td").first();
+        page.fill("#shellMm", "1 ½");
+        assertThat(grams).hasText("1.5");
+        page.fill("#shellMm", "1,7");
+        assertThat(grams).hasText("1.7");
+    }
+
+    @Test
+    public void aFillingThatDoesNotFitIsCalledWithItsArithmetic() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/4");
+        page.fill("[id='filling.0.depthMm']", "13");
+        assertThat(page.locator("[data-call=filling-fit]")).containsText("does not fit");
+        page.click("[data-call=filling-fit] summary");
+        assertThat(page.locator("[data-call=filling-fit]")).containsText("inside 13.4 mm − back 1.8 mm");
+    }
+
+    @Test
+    public void aViewerLooksAndCannotTouch() {
+        Page page = app.signedIn("ilse");
+        page.navigate("/bars/4");
+        assertThat(page.locator("#shellMm")).isDisabled();
+        assertThat(page.locator("text=Save the draft")).hasCount(0);
+        page.navigate("/bench/4");
+        assertThat(page.locator("text=Write it down")).hasCount(0);
+        Response refused = page.navigate("/workshop/people");
+        assertEquals(refused.status(), 403);
+        assertThat(page.locator("h1")).hasText("Not for this sign-in");
+    }
+
+    @Test
+    public void aReadingSentToOneInstanceAppearsOnAPageOfAnother() {
+        try (TestApp other = app.second()) {
+            Page here = app.signedIn("teo");
+            Page there = other.signedIn("teo");
+            here.navigate("/bench/4");
+            there.navigate("/bench/4");
+            here.fill("#celsius", "113.7");
+            here.click("text=Write it down");
+            assertThat(there.locator("[data-out=reading]")).hasText("113.7");
+        }
+    }
+
+    @Test
+    public void aRefusedSignInSaysSo() {
+        Page page = app.page();
+        page.navigate("/ledger");
+        page.fill("#username", "teo");
+        page.fill("#password", "wrong");
+        page.click("button[type=submit]");
+        assertThat(page.locator(".fault")).containsText("do not go together");
+        page.fill("#username", "Teo ");
+        page.fill("#password", "lantern-harbour");
+        page.click("button[type=submit]");
+        assertThat(page.locator("h1")).hasText("Ledger");
+    }
+
+    @DataProvider
+    public Object[][] views() {
+        return new Object[][] {
+            {"/"},
+            {"/bars/4"},
+            {"/formulas/1"},
+            {"/runs"},
+            {"/runs/5"},
+            {"/bench/4"},
+            {"/bench/4?step=release:"},
+            {"/bench/4?step=fill:filling-1"},
+            {"/ledger"},
+            {"/ledger/2"},
+            {"/store-room"},
+            {"/workshop"},
+            {"/workshop/people"},
+            {"/workshop/moulds/1"},
+        };
+    }
+
+    @Test(dataProvider = "views")
+    public void viewsAreAccessibleAndRunWithoutErrors(String path) {
+        Page page = app.signedIn("runa");
+        List<String> errors = new ArrayList<>();
+        page.onConsoleMessage(m -> {
+            if (m.type().equals("error")) {
+                errors.add(m.text());
+            }
+        });
+        page.onPageError(errors::add);
+        page.navigate(path);
+        List<String> broken = new ArrayList<>();
+        for (Rule rule : new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"))
+                .analyze()
+                .getViolations()) {
+            broken.add(rule.getId() + ": " + rule.getNodes().get(0).getHtml());
+        }
+        assertTrue(broken.isEmpty(), path + " " + broken);
+        assertTrue(errors.isEmpty(), path + " " + errors);
+        page.context().close();
+    }
+}
