@@ -87,18 +87,18 @@ public class Bench {
     private String barForm(TestApp app) throws Exception {
         Matcher csrf = META.matcher(get(app.url() + "/bars/4"));
         csrf.find();
-        return form(Map.of(
-                "_csrf", csrf.group(1),
-                "mould", "1",
-                "shell", "couverture-dark-66",
-                "shellMm", "1.6",
-                "back", "couverture-dark-66",
-                "backMm", "1.9",
-                "backLeastMm", "1",
-                "backGreatestMm", "2.8",
-                "filling.0.formula", "1-v2",
-                "filling.0.depthMm", "6.2",
-                "filling.1.formula", "2-v1"));
+        return form(Map.ofEntries(
+                Map.entry("_csrf", csrf.group(1)),
+                Map.entry("mould", "1"),
+                Map.entry("shell", "couverture-dark-66"),
+                Map.entry("shellMm", "1.6"),
+                Map.entry("back", "couverture-dark-66"),
+                Map.entry("backMm", "1.9"),
+                Map.entry("backLeastMm", "1"),
+                Map.entry("backGreatestMm", "2.8"),
+                Map.entry("filling.0.formula", "1-v2"),
+                Map.entry("filling.0.depthMm", "6.2"),
+                Map.entry("filling.1.formula", "2-v1")));
     }
 
     private String get(String url) throws Exception {

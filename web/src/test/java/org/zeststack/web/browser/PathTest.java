@@ -200,7 +200,7 @@ public class PathTest {
         hand = app.page();
         signIn(hand, "bo");
         hand.navigate("/bench");
-        hand.click("text=Done");
+        hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText("Cook Test caramel");
         assertThat(owner.locator(".work h1")).hasText("Cook Test caramel");
         hand.click("text=Start reading");
@@ -228,7 +228,7 @@ public class PathTest {
         assertEquals(bench.readingsOf(1).values().iterator().next().size(), 5);
         hand.click("text=The pot is off the heat");
         hand.fill("#grams", "1150");
-        hand.click("text=Done");
+        hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText(Pattern.compile("Temper .*"));
     }
 
@@ -252,7 +252,7 @@ public class PathTest {
             hand.click("text=Write it down");
             assertThat(hand.locator("[data-out=verdict]")).hasText(reading[1]);
         }
-        hand.click("text=Done");
+        hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText("Line the cavities");
     }
 
@@ -262,7 +262,7 @@ public class PathTest {
         hand.fill("#cavities", "12");
         hand.click("text=Weigh in");
         assertThat(hand.locator("[data-out=last]")).hasText("12.5");
-        hand.click(".done-form >> text=Done");
+        hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText("Fill with Test caramel");
         assertThat(hand.locator(".work [data-out=window]")).hasText(Pattern.compile("36\\.1–44\\.7"));
         for (String grams : List.of("39.4", "39.9", "33.0")) {
@@ -277,9 +277,9 @@ public class PathTest {
         hand.fill("#tareGrams", "20");
         hand.click("text=Weigh in");
         assertThat(hand.locator("[data-fault=grossGrams]")).containsText("above the tare");
-        hand.click(".done-form >> text=Done");
+        hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText("Close the backs");
-        hand.click(".done-form >> text=Done");
+        hand.click(".done-form button");
     }
 
     @Test(dependsOnMethods = "weighInAgainstTheWindow")
@@ -298,7 +298,7 @@ public class PathTest {
         hand.fill("#note", "Cook one degree less");
         hand.click("text=Keep the note");
         assertThat(hand.locator(".log")).containsText("Cook one degree less");
-        hand.click(".done-form >> text=Done");
+        hand.click(".done-form button");
         hand.click("text=Close and see the ledger");
         assertThat(hand.locator(".yield")).containsText(Pattern.compile("90\\.6"));
         assertThat(hand.locator("main")).containsText("Cook one degree less");
