@@ -48,7 +48,7 @@ public final class TestApp implements AutoCloseable {
                 database.user(),
                 "spring.datasource.password",
                 ""));
-        settings.put("spring.datasource.hikari.maximum-pool-size", 6);
+        settings.put("spring.datasource.hikari.maximum-pool-size", 10);
         settings.put("spring.datasource.hikari.minimum-idle", 1);
         application.setDefaultProperties(settings);
         application.setRegisterShutdownHook(false);

@@ -67,6 +67,11 @@ public final class Show {
         return Numbers.fixed(number, decimals);
     }
 
+    /** Grams of a part in 100 g; nothing where there is none. */
+    public String part(double grams) {
+        return grams < 0.05 ? "" : Numbers.fixed(grams, 1);
+    }
+
     /** Value, then window: {@code 39.4 g · 35.3–43.6}. */
     public String window(FillWindow window) {
         return pieceGrams(window.targetGrams()) + " · " + span(window);

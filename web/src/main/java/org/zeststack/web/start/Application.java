@@ -2,9 +2,11 @@ package org.zeststack.web.start;
 
 import java.time.Clock;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.scheduling.annotation.EnableScheduling;
+import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.store.StoreConfiguration;
 
@@ -17,6 +19,17 @@ public class Application {
     @Bean
     Clock clock() {
         return Clock.systemUTC();
+    }
+
+    /**
+     * Our resources have plain names, so no address in a page needs rewriting; the filter would look for a file behind each.
+     */
+    @Bean
+    FilterRegistrationBean<ResourceUrlEncodingFilter> noRewritingOfAddresses() {
+        FilterRegistrationBean<ResourceUrlEncodingFilter> filter =
+                new FilterRegistrationBean<>(new ResourceUrlEncodingFilter());
+        filter.setEnabled(false);
+        return filter;
     }
 
     @Bean
