@@ -139,7 +139,7 @@ class BenchDoor {
     }
 
     /** A reading as typed or as an instrument sent it. */
-    record SentReading(UUID key, String celsius, Instant at, boolean confirmed) {}
+    record SentReading(UUID key, String celsius, Instant at, Boolean confirmed) {}
 
     /** Readings, oldest first. */
     record SentReadings(List<SentReading> readings) {}
@@ -157,8 +157,11 @@ class BenchDoor {
             FormInput form = FormInput.of(Map.of("celsius", one.celsius() == null ? "" : one.celsius()));
             double celsius = form.number("celsius", READING);
             all.addAll(form.faults());
-            readings.add(
-                    new Bench.Reading(one.key(), at(one.at(), now), (int) Math.round(celsius * 1000), one.confirmed()));
+            readings.add(new Bench.Reading(
+                    one.key(),
+                    at(one.at(), now),
+                    (int) Math.round(celsius * 1000),
+                    Boolean.TRUE.equals(one.confirmed())));
         }
         if (all.faulty() || readings.stream().anyMatch(r -> r.key() == null)) {
             return Answer.faulty(all);
