@@ -6,8 +6,10 @@ const STEP_MM = 0.1;
 const BIG_STEP_MM = 0.5;
 
 const form = document.getElementById('bar');
-const section = document.getElementById('section');
-const ask = recompute(form, moveHandles);
+const place = document.getElementById('figure');
+const ask = recompute(form, follow);
+
+const amount = (handle) => Number(form.elements[handle.dataset.field].value.replace(',', '.'));
 
 /** Sets a field to the nearest tenth of a millimetre inside its range and asks for the numbers. */
 function set(handle, mm) {
@@ -18,60 +20,63 @@ function set(handle, mm) {
   ask();
 }
 
-/** Takes places and spoken values over from the answer; the handles themselves stay, so a drag is never broken. */
-function moveHandles(answer) {
-  if (!section) {
-    if (answer.querySelector('[data-handle]')) {
-      location.reload();
-    }
+/**
+ * Follows an answer. While mould and number of layers stay the same the handles stay too, so a drag is never broken; they
+ * only take over places and spoken values. Otherwise the whole drawing is exchanged.
+ */
+function follow(answer) {
+  const fresh = answer.querySelector('[data-figure]');
+  const old = place.querySelector('[data-figure]');
+  if (!fresh) {
     return;
   }
-  const fresh = [...answer.querySelectorAll('[data-handle]')];
-  for (const handle of section.querySelectorAll('.handle')) {
-    const now = fresh.find((f) => f.dataset.field === handle.dataset.field);
-    handle.classList.toggle('visually-hidden', !now && fresh.length > 0);
-    if (now) {
-      for (const name of ['aria-valuenow', 'aria-valuemin', 'aria-valuemax', 'aria-valuetext', 'data-y']) {
-        handle.setAttribute(name, now.getAttribute(name));
-      }
-      handle.setAttribute('transform', `translate(0 ${now.dataset.y})`);
-      handle.querySelector('text').textContent = now.dataset.label;
+  if (old?.dataset.figure !== fresh.dataset.figure) {
+    place.replaceChildren(fresh.cloneNode(true));
+    wire();
+    return;
+  }
+  for (const now of fresh.querySelectorAll('.handle')) {
+    const handle = old.querySelector(`.handle[data-field="${now.dataset.field}"]`);
+    for (const name of ['aria-valuenow', 'aria-valuemin', 'aria-valuemax', 'aria-valuetext', 'data-y', 'transform']) {
+      handle.setAttribute(name, now.getAttribute(name));
     }
+    handle.querySelector('text').textContent = now.querySelector('text').textContent;
   }
 }
 
 function drag(handle, down) {
-  const mmPerPixel = section.viewBox.baseVal.height / section.getBoundingClientRect().height;
-  const wide = section.viewBox.baseVal.width / section.getBoundingClientRect().width;
-  const scale = Math.max(mmPerPixel, wide);
-  const start = Number(form.elements[handle.dataset.field].value.replace(',', '.'));
+  const section = handle.ownerSVGElement;
+  const box = section.getBoundingClientRect();
+  const { width, height } = section.viewBox.baseVal;
+  const mmPerPixel = Math.max(width / box.width, height / box.height);
+  const start = amount(handle);
+  const direction = Number(handle.dataset.direction);
   handle.setPointerCapture(down.pointerId);
-  const move = (event) => set(handle, start + (event.clientY - down.clientY) * scale * Number(handle.dataset.direction));
-  const up = () => {
-    handle.removeEventListener('pointermove', move);
-    handle.removeEventListener('pointerup', up);
-    handle.removeEventListener('pointercancel', up);
-  };
-  handle.addEventListener('pointermove', move);
-  handle.addEventListener('pointerup', up);
-  handle.addEventListener('pointercancel', up);
+  const move = (event) => set(handle, start + (event.clientY - down.clientY) * mmPerPixel * direction);
+  const stop = new AbortController();
+  const until = { signal: stop.signal };
+  handle.addEventListener('pointermove', move, until);
+  handle.addEventListener('pointerup', () => stop.abort(), until);
+  handle.addEventListener('pointercancel', () => stop.abort(), until);
 }
 
-if (section && section.querySelector('.handles')?.dataset.readonly !== 'true') {
-  for (const handle of section.querySelectorAll('.handle')) {
+function nudge(handle, event) {
+  const towards = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+  if (towards) {
+    event.preventDefault();
+    set(handle, amount(handle) + (event.shiftKey ? BIG_STEP_MM : STEP_MM) * towards * Number(handle.dataset.direction));
+  }
+}
+
+function wire() {
+  for (const handle of place.querySelectorAll('.handles:not([data-readonly=true]) .handle')) {
     handle.addEventListener('pointerdown', (down) => {
       down.preventDefault();
       handle.focus();
       drag(handle, down);
     });
-    handle.addEventListener('keydown', (event) => {
-      const towards = { ArrowUp: -1, ArrowDown: 1 }[event.key];
-      if (towards) {
-        event.preventDefault();
-        const by = (event.shiftKey ? BIG_STEP_MM : STEP_MM) * towards * Number(handle.dataset.direction);
-        set(handle, Number(form.elements[handle.dataset.field].value.replace(',', '.')) + by);
-      }
-    });
+    handle.addEventListener('keydown', (event) => nudge(handle, event));
   }
 }
 
+wire();

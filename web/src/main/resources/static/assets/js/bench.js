@@ -45,34 +45,46 @@ function showFaults(form, answer, status) {
   return faults.length > 0;
 }
 
-/** Empties what was typed for one entry and leaves what stays the same for the next. */
-function clear(form) {
-  form.querySelectorAll('input:not(.keep):not([type=hidden]), textarea').forEach((i) => {
-    i.type === 'checkbox' ? (i.checked = false) : (i.value = '');
-  });
-  form.querySelector('input:not([type=hidden]):not(.keep), textarea')?.focus();
+const typedIn = (form) => [...form.querySelectorAll('input:not(.keep):not([type=hidden]), textarea')];
+
+/** Empties what was typed for one entry at once, so that the next may be typed while this one is on its way. */
+function take(form) {
+  const taken = typedIn(form).map((field) => [field, field.type === 'checkbox' ? field.checked : field.value]);
+  taken.forEach(([field]) => (field.type === 'checkbox' ? (field.checked = false) : (field.value = '')));
+  taken[0]?.[0].focus();
+  return taken;
 }
 
-async function sendEntry(form) {
-  const fields = Object.fromEntries(new FormData(form).entries());
-  const key = newKey();
-  const entry = { key, kind: form.dataset.entry, fields, component: form.dataset.component ?? '', device: navigator.platform, at: now() };
-  const { status, answer } = await send(key, form.dataset.url, entry);
-  if (!showFaults(form, answer, status)) {
-    clear(form);
+/** Gives back what was not accepted, unless something else stands there by now. */
+function giveBack(taken) {
+  for (const [field, value] of taken) {
+    if (field.type === 'checkbox') {
+      field.checked ||= value;
+    } else {
+      field.value ||= value;
+    }
+  }
+}
+
+async function deliver(form, body) {
+  const taken = take(form);
+  const { status, answer } = await send(body.key ?? body.readings[0].key, form.dataset.url, body);
+  if (showFaults(form, answer, status)) {
+    giveBack(taken);
   }
   refresh();
 }
 
-async function sendReading(form) {
-  const key = newKey();
+function sendEntry(form) {
+  const fields = Object.fromEntries(new FormData(form).entries());
+  const { entry: kind, component = '' } = form.dataset;
+  deliver(form, { key: newKey(), kind, fields, component, device: navigator.platform, at: now() });
+}
+
+function sendReading(form) {
   const celsius = form.elements.celsius.value;
   const confirmed = form.elements.confirmed?.checked ?? false;
-  const { status, answer } = await send(key, form.dataset.url, { readings: [{ key, celsius, at: now(), confirmed }] });
-  if (!showFaults(form, answer, status)) {
-    clear(form);
-  }
-  refresh();
+  deliver(form, { readings: [{ key: newKey(), celsius, at: now(), confirmed }] });
 }
 
 document.addEventListener('submit', (event) => {
@@ -112,6 +124,13 @@ function showWaiting() {
 }
 
 document.addEventListener('zest-queue', showWaiting);
+
+/** Something from before this page was opened was not accepted: it is shown, not dropped. */
+document.addEventListener('zest-refused', ({ detail }) => {
+  const told = document.querySelector('[data-refused]');
+  told.hidden = false;
+  told.textContent = `Not accepted: ${JSON.stringify(detail.body.fields ?? detail.body.readings)}. ${detail.message}`;
+});
 
 const events = new EventSource(`${main.dataset.events}?seen=${main.dataset.seen}`);
 events.addEventListener('change', refresh);

@@ -40,6 +40,18 @@ export function send(id, url, body) {
   return answer;
 }
 
+/** Tells whoever waits for this answer; nobody does after a reload, and then a refusal is told to the page. */
+function tell(item, status, answer) {
+  const waiter = settled.get(item.id);
+  settled.delete(item.id);
+  if (waiter) {
+    waiter({ status, answer });
+  } else if (status >= 400) {
+    const message = answer.faults?.map((f) => f.message).join(' ') || answer.message || `Answer ${status}.`;
+    document.dispatchEvent(new CustomEvent('zest-refused', { detail: { body: item.body, message } }));
+  }
+}
+
 /** How many messages wait. */
 export const waiting = () => read().length;
 
@@ -57,8 +69,7 @@ export async function flush() {
       }
       write(read().filter((i) => i.id !== first.id));
       const answer = await response.json().catch(() => ({}));
-      settled.get(first.id)?.({ status: response.status, answer });
-      settled.delete(first.id);
+      tell(first, response.status, answer);
     }
   } catch {
     // The network is gone; the next try comes by itself.

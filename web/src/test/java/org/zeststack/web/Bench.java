@@ -164,9 +164,11 @@ public class Bench {
         ProcessBuilder builder = new ProcessBuilder(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
+                "-XX:SharedArchiveFile=target/app/zest.jsa",
                 "-jar",
-                "../target/app/zest.jar",
+                "target/app/zest.jar",
                 "serve");
+        builder.directory(Path.of("..").toFile());
         builder.environment().put("ZEST_PORT", String.valueOf(port));
         builder.environment()
                 .put(

@@ -1,12 +1,10 @@
 package org.zeststack.web.bar;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,10 +17,9 @@ import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.store.Saved;
-import org.zeststack.store.StaleEdit;
-import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -38,8 +35,7 @@ class BarController {
     private final WorkshopStore workshop;
     private final IngredientTable ingredients;
     private final BarWorkings workings;
-    private final TransactionTemplate transaction;
-    private final Clock clock;
+    private final DesignDesk desk;
 
     BarController(
             Designs<Bar> bars,
@@ -47,15 +43,13 @@ class BarController {
             WorkshopStore workshop,
             IngredientTable ingredients,
             BarWorkings workings,
-            TransactionTemplate transaction,
-            Clock clock) {
+            DesignDesk desk) {
         this.bars = bars;
         this.formulas = formulas;
         this.workshop = workshop;
         this.ingredients = ingredients;
         this.workings = workings;
-        this.transaction = transaction;
-        this.clock = clock;
+        this.desk = desk;
     }
 
     @GetMapping("/bars")
@@ -80,7 +74,7 @@ class BarController {
                 1,
                 3,
                 List.of(new Bar.FillingLayer(filling.design(), filling.number(), 0)));
-        return "redirect:/bars/" + bars.create("New bar", bar, stamp(me));
+        return "redirect:/bars/" + bars.create("New bar", bar, desk.stamp(me));
     }
 
     @GetMapping("/bars/{id}")
@@ -136,38 +130,14 @@ class BarController {
             Model model,
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
-        String name = form.required("name", 120);
         Optional<Bar> bar = BarFields.read(form);
         compute(form, bar, model);
-        boolean version = form.has("keep");
-        String why = version ? form.required("why", 300) : "";
-        if (form.faulty()) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return page(id, form, Optional.empty(), model);
-        }
-        try {
-            int lock = Integer.parseInt(form.text("lock"));
-            transaction.executeWithoutResult(tx -> {
-                bars.saveDraft(id, name, bar.orElseThrow(), lock, stamp(me));
-                if (version) {
-                    bars.keepVersion(id, lock + 1, why, stamp(me));
-                }
-            });
-            return "redirect:/bars/" + id;
-        } catch (StaleEdit stale) {
-            Saved<Bar> saved = draft(id);
-            form.clash(saved.stamp().by(), BarFields.of(saved));
-            form.typed().put("lock", String.valueOf(saved.lock()));
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return page(id, form, bar, model);
-        }
+        return desk.save(bars, id, form, bar, BarFields::of, me, response)
+                ? "redirect:/bars/" + id
+                : page(id, form, form.faulty() ? Optional.empty() : bar, model);
     }
 
     private Saved<Bar> draft(long id) {
         return bars.draft(id).orElseThrow(() -> Trouble.missing("This bar"));
-    }
-
-    private Stamp stamp(SignedIn me) {
-        return new Stamp(me.name(), clock.instant());
     }
 }

@@ -1,13 +1,11 @@
 package org.zeststack.web.formula;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -23,10 +21,9 @@ import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.store.Saved;
-import org.zeststack.store.StaleEdit;
-import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
@@ -41,20 +38,13 @@ class FormulaController {
     private final Designs<Formula> formulas;
     private final WorkshopStore workshop;
     private final IngredientTable ingredients;
-    private final TransactionTemplate transaction;
-    private final Clock clock;
+    private final DesignDesk desk;
 
-    FormulaController(
-            Designs<Formula> formulas,
-            WorkshopStore workshop,
-            IngredientTable ingredients,
-            TransactionTemplate transaction,
-            Clock clock) {
+    FormulaController(Designs<Formula> formulas, WorkshopStore workshop, IngredientTable ingredients, DesignDesk desk) {
         this.formulas = formulas;
         this.workshop = workshop;
         this.ingredients = ingredients;
-        this.transaction = transaction;
-        this.clock = clock;
+        this.desk = desk;
     }
 
     @GetMapping("/formulas")
@@ -65,7 +55,7 @@ class FormulaController {
 
     @PostMapping("/formulas")
     String create(@AuthenticationPrincipal SignedIn me) {
-        return "redirect:/formulas/" + formulas.create("New formula", BLANK, stamp(me));
+        return "redirect:/formulas/" + formulas.create("New formula", BLANK, desk.stamp(me));
     }
 
     @GetMapping("/formulas/{id}")
@@ -120,31 +110,11 @@ class FormulaController {
             Model model,
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
-        String name = form.required("name", 120);
         Optional<Formula> formula = FormulaFields.read(form, ingredients);
         compute(form, formula, model);
-        boolean version = form.has("keep");
-        String why = version ? form.required("why", 300) : "";
-        if (form.faulty()) {
-            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return page(id, form, Optional.empty(), model);
-        }
-        try {
-            int lock = Integer.parseInt(form.text("lock"));
-            transaction.executeWithoutResult(tx -> {
-                formulas.saveDraft(id, name, formula.orElseThrow(), lock, stamp(me));
-                if (version) {
-                    formulas.keepVersion(id, lock + 1, why, stamp(me));
-                }
-            });
-            return "redirect:/formulas/" + id;
-        } catch (StaleEdit stale) {
-            Saved<Formula> saved = draft(id);
-            form.clash(saved.stamp().by(), FormulaFields.of(saved));
-            form.typed().put("lock", String.valueOf(saved.lock()));
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            return page(id, form, formula, model);
-        }
+        return desk.save(formulas, id, form, formula, FormulaFields::of, me, response)
+                ? "redirect:/formulas/" + id
+                : page(id, form, form.faulty() ? Optional.empty() : formula, model);
     }
 
     @GetMapping("/formulas/{id}/versions/{number}")
@@ -167,9 +137,5 @@ class FormulaController {
 
     private Saved<Formula> draft(long id) {
         return formulas.draft(id).orElseThrow(() -> Trouble.missing("This formula"));
-    }
-
-    private Stamp stamp(SignedIn me) {
-        return new Stamp(me.name(), clock.instant());
     }
 }

@@ -16,7 +16,7 @@ import org.zeststack.postgres.DumpFile;
 import org.zeststack.postgres.PostgresTrouble;
 import org.zeststack.postgres.PrivatePostgres;
 
-/** The program behind the {@code zest} command: {@code demo}, {@code serve}, {@code backup}, {@code restore}. */
+/** The program behind the {@code zest} command. */
 public final class Zest {
 
     private static final String USAGE =
@@ -35,6 +35,7 @@ public final class Zest {
                     withDatabase(
                             words,
                             database -> DumpFile.restore(database, argument(words), words.contains("--replace")));
+                case "train" -> train();
                 default -> throw new PostgresTrouble(USAGE);
             }
         } catch (PostgresTrouble trouble) {
@@ -82,6 +83,18 @@ public final class Zest {
             PrivatePostgres postgres = PrivatePostgres.durable(home(demo));
             settings.putAll(dataSource(postgres.url(), PrivatePostgres.NAME, postgres.password()));
             run(settings, postgres);
+        }
+    }
+
+    /** Starts once on throw-away data and ends: the build lets the machine remember which classes that took. */
+    private static void train() {
+        try (PrivatePostgres postgres = PrivatePostgres.throwAway()) {
+            SpringApplication application = new SpringApplication(Application.class);
+            Map<String, Object> settings =
+                    new HashMap<>(dataSource(postgres.url(), PrivatePostgres.NAME, postgres.password()));
+            settings.putAll(Map.of("server.address", "127.0.0.1", "server.port", 0, "zest.demo", true));
+            application.setDefaultProperties(settings);
+            application.run().close();
         }
     }
 

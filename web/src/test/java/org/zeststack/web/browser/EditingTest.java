@@ -125,6 +125,23 @@ public class EditingTest {
     }
 
     @Test
+    public void anotherMouldOrOneFillingLessDrawsAnew() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/4");
+        assertThat(page.locator(".handle")).hasCount(3);
+        page.selectOption("#filling1", "");
+        assertThat(page.locator(".handle")).hasCount(2);
+        page.selectOption("#filling1", "2-v1");
+        assertThat(page.locator(".handle")).hasCount(3);
+        String before = page.locator("#section").getAttribute("viewBox");
+        page.selectOption("#mould", "2");
+        assertThat(page.locator("#section")).not().hasAttribute("viewBox", before);
+        page.focus(".handle[data-field=shellMm]");
+        page.keyboard().press("ArrowUp");
+        assertThat(page.locator("#shellMm")).hasValue("1.7");
+    }
+
+    @Test
     public void aViewerLooksAndCannotTouch() {
         Page page = app.signedIn("ilse");
         page.navigate("/bars/4");

@@ -1,0 +1,66 @@
+package org.zeststack.store.run;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+import static org.zeststack.store.schema.Tables.COMPONENT;
+
+import java.time.Instant;
+import java.util.List;
+import org.jooq.DSLContext;
+import org.jooq.exception.DataAccessException;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.store.TestDatabase;
+import org.zeststack.store.TestRun;
+
+public class JooqRunsTest {
+
+    private static final Instant NOW = Instant.parse("2026-03-02T09:00:00Z");
+
+    private DSLContext db;
+    private Runs runs;
+
+    @BeforeClass
+    public void open() {
+        db = TestDatabase.fresh().dsl();
+        runs = TestRuns.of(db);
+    }
+
+    @Test
+    public void aRunGoesFromPlanToBenchToLedgerOnce() {
+        long id = TestRuns.planned(db);
+        assertTrue(runs.find(id).orElseThrow().sheet().isEmpty());
+        assertFalse(runs.close(id, NOW), "what was not started cannot be closed");
+        assertTrue(runs.start(id, TestRun.sheet(), NOW));
+        assertFalse(runs.start(id, TestRun.sheet(), NOW));
+        assertEquals(db.fetchCount(COMPONENT, COMPONENT.RUN.eq(id)), 2, "a formula and a couverture");
+        assertTrue(runs.close(id, NOW.plusSeconds(60)));
+        assertFalse(runs.close(id, NOW));
+        Run closed = runs.find(id).orElseThrow();
+        assertEquals(closed.status(), Run.Status.CLOSED);
+        assertEquals(closed.startedAt(), NOW);
+        assertEquals(closed.closedAt(), NOW.plusSeconds(60));
+    }
+
+    @Test
+    public void listsAreByStateAndNewestDayFirst() {
+        long older = TestRuns.planned(db);
+        long newer = TestRuns.planned(db);
+        List<Long> planned = runs.brief(List.of(Run.Status.PLANNED)).stream()
+                .map(Runs.Brief::id)
+                .toList();
+        assertTrue(planned.indexOf(newer) < planned.indexOf(older));
+        assertTrue(runs.list(List.of(Run.Status.STARTED)).stream().noneMatch(r -> r.id() == newer));
+    }
+
+    @Test
+    public void aRunNeedsABarVersionThatIsThere() {
+        Run run = runs.find(TestRuns.planned(db)).orElseThrow();
+        Runs.Plan missing =
+                new Runs.Plan(run.bar(), 99, "Ghost", run.plannedFor(), 10, run.thermometer(), Allowances.USUAL);
+        expectThrows(DataAccessException.class, () -> runs.plan(missing));
+    }
+}
