@@ -79,7 +79,10 @@ public interface Bench {
         }
     }
 
-    /** Starts a series, or finds the one with this key. Empty if the run or component is not on the bench. */
+    /**
+     * Starts a series, or finds the one with this key, and ends the component's one before it. Empty if the run or component
+     * is not on the bench.
+     */
     Optional<Series> startSeries(
             long run, String component, UUID key, SeriesKind kind, String simulation, double timeScale, Instant now);
 

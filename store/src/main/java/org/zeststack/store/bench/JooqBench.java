@@ -161,6 +161,11 @@ class JooqBench implements Bench {
             if (known.isPresent() || !STARTED.equals(status) || componentId == null) {
                 return known;
             }
+            dsl.update(SERIES)
+                    .set(SERIES.ENDED_AT, utc(now))
+                    .where(SERIES.COMPONENT.eq(componentId))
+                    .and(SERIES.ENDED_AT.isNull())
+                    .execute();
             long id = dsl.insertInto(SERIES)
                     .set(SERIES.RUN, run)
                     .set(SERIES.COMPONENT, componentId)

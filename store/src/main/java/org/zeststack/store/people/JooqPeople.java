@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.Record6;
 import org.jooq.SelectJoinStep;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -63,13 +64,13 @@ class JooqPeople implements People {
     }
 
     @Override
-    public int failuresSince(String login, String address, Instant since) {
-        return db.fetchCount(
-                SIGN_IN_FAILURE,
-                SIGN_IN_FAILURE
-                        .AT
-                        .ge(utc(since))
-                        .and(SIGN_IN_FAILURE.LOGIN.eq(login).or(SIGN_IN_FAILURE.ADDRESS.eq(address))));
+    public Failures failuresSince(String login, String address, Instant since) {
+        return db.select(
+                        DSL.count().filterWhere(SIGN_IN_FAILURE.LOGIN.eq(login)),
+                        DSL.count().filterWhere(SIGN_IN_FAILURE.ADDRESS.eq(address)))
+                .from(SIGN_IN_FAILURE)
+                .where(SIGN_IN_FAILURE.AT.ge(utc(since)))
+                .fetchSingle(r -> new Failures(r.value1(), r.value2()));
     }
 
     @Override

@@ -21,8 +21,10 @@ public interface People {
 
     void noteFailure(String login, String address, Instant at);
 
-    /** Failed sign-ins since a moment for this login, or from this address. */
-    int failuresSince(String login, String address, Instant since);
+    /** Failed sign-ins since a moment. */
+    record Failures(int byLogin, int byAddress) {}
+
+    Failures failuresSince(String login, String address, Instant since);
 
     void forgetFailures(String login);
 }

@@ -158,7 +158,9 @@ public class JooqBenchTest {
     public void aComponentMayBeCookedTwice() {
         bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW);
         bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 2), SeriesKind.COOK, "pot", 20, NOW);
-        assertEquals(bench.seriesOf(run).size(), 2);
+        List<Series> series = bench.seriesOf(run);
+        assertEquals(series.size(), 2);
+        assertEquals(series.get(0).endedAt(), NOW, "a second cook ends the first");
         assertTrue(bench.startSeries(run, "no-such", new UUID(1, 3), SeriesKind.COOK, "", 1, NOW)
                 .isEmpty());
         assertTrue(bench.simulatedRunning().stream().anyMatch(s -> s.run() == run && s.timeScale() == 20));

@@ -52,10 +52,10 @@ public class PeopleAndWorkshopTest {
         people.noteFailure("bo", "10.0.0.1", NOW);
         people.noteFailure("cy", "10.0.0.1", NOW.minusSeconds(30));
         people.noteFailure("bo", "10.0.0.2", NOW.minusSeconds(7200));
-        assertEquals(people.failuresSince("bo", "10.0.0.9", NOW.minusSeconds(60)), 1);
-        assertEquals(people.failuresSince("nobody", "10.0.0.1", NOW.minusSeconds(60)), 2);
+        assertEquals(people.failuresSince("bo", "10.0.0.9", NOW.minusSeconds(60)), new People.Failures(1, 0));
+        assertEquals(people.failuresSince("nobody", "10.0.0.1", NOW.minusSeconds(60)), new People.Failures(0, 2));
         people.forgetFailures("bo");
-        assertEquals(people.failuresSince("bo", "10.0.0.9", NOW.minusSeconds(9000)), 0);
+        assertEquals(people.failuresSince("bo", "10.0.0.9", NOW.minusSeconds(9000)), new People.Failures(0, 0));
     }
 
     @Test

@@ -25,6 +25,11 @@ public record SeriesView(
         Optional<TemperWatch.State> temper,
         Optional<TemperWindow> window) {
 
+    /** Whether a bowl is out of temper. */
+    public boolean lost() {
+        return temper.filter(t -> t.verdict() == TemperWatch.Verdict.LOST).isPresent();
+    }
+
     public boolean running() {
         return series.endedAt() == null;
     }

@@ -18,16 +18,17 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import org.zeststack.store.people.People;
 
 /**
- * Slows guessing down: after five failures within ten minutes, by login or by address, sign-in waits. Counted in the
- * database, so any instance knows.
+ * Slows guessing down: after five failures within ten minutes for a login, or twenty-five from an address (a whole workshop
+ * may share one), sign-in waits. Counted in the database, so any instance knows.
  */
 @Component
 class SignInThrottle extends OncePerRequestFilter
         implements AuthenticationFailureHandler,
                 org.springframework.security.web.authentication.AuthenticationSuccessHandler {
 
-    static final int MOST_FAILURES = 5;
-    static final Duration WINDOW = Duration.ofMinutes(10);
+    private static final int MOST_BY_LOGIN = 5;
+    private static final int MOST_BY_ADDRESS = 25;
+    private static final Duration WINDOW = Duration.ofMinutes(10);
 
     private final People people;
     private final Clock clock;
@@ -48,7 +49,8 @@ class SignInThrottle extends OncePerRequestFilter
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         Instant since = clock.instant().minus(WINDOW);
-        if (people.failuresSince(login(request), request.getRemoteAddr(), since) >= MOST_FAILURES) {
+        People.Failures failures = people.failuresSince(login(request), request.getRemoteAddr(), since);
+        if (failures.byLogin() >= MOST_BY_LOGIN || failures.byAddress() >= MOST_BY_ADDRESS) {
             response.sendRedirect(request.getContextPath() + "/sign-in?wait");
             return;
         }

@@ -115,7 +115,11 @@ public final class Zest {
             }
         });
         ConfigurableApplicationContext context = application.run();
-        String demo = Boolean.TRUE.equals(settings.get("zest.demo")) ? DemoSignIns.LINES : "";
+        boolean demoData = Boolean.TRUE.equals(settings.get("zest.demo"));
+        String demo = demoData ? DemoSignIns.LINES : "";
+        if (demoData && !InetAddress.getLoopbackAddress().getHostAddress().equals(settings.get("server.address"))) {
+            demo += "The demo's passwords are no secret: whoever reaches this address can sign in.%n".formatted();
+        }
         System.out.printf(
                 "%nZest Stack is ready at http://%s:%s/%n%sCtrl-C stops it.%n",
                 settings.get("server.address"), context.getEnvironment().getProperty("local.server.port"), demo);

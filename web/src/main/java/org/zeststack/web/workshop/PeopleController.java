@@ -4,6 +4,8 @@ import java.time.Clock;
 import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -28,12 +30,19 @@ class PeopleController {
     private final People people;
     private final Tokens tokens;
     private final PasswordEncoder passwords;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final Clock clock;
 
-    PeopleController(People people, Tokens tokens, PasswordEncoder passwords, Clock clock) {
+    PeopleController(
+            People people,
+            Tokens tokens,
+            PasswordEncoder passwords,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Clock clock) {
         this.people = people;
         this.tokens = tokens;
         this.passwords = passwords;
+        this.sessions = sessions;
         this.clock = clock;
     }
 
@@ -65,10 +74,12 @@ class PeopleController {
 
     @PostMapping("/workshop/people/{id}/active")
     String active(@PathVariable long id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn me) {
-        boolean self = people.find(me.login()).filter(p -> p.id() == id).isPresent();
-        if (!self) {
-            people.setActive(id, active);
-        }
+        people.all().stream()
+                .filter(p -> p.id() == id && !p.login().equals(me.login()))
+                .forEach(p -> {
+                    people.setActive(id, active);
+                    sessions.findByPrincipalName(p.login()).keySet().forEach(sessions::deleteById);
+                });
         return HOME;
     }
 

@@ -187,9 +187,17 @@ public class BenchPageTest {
                                 .setHeader("Authorization", "Bearer " + token)
                                 .setData(Map.of("waterGrams", 40, "sucroseGrams", 60)));
         assertEquals(answer.status(), 200);
+    }
+
+    @Test
+    public void whoIsKeptOutIsOutAtOnce() {
+        Page owner = app.signedIn("runa");
+        Page teo = app.signedIn("teo");
+        owner.navigate("/workshop/people");
         owner.click("tr:has-text('Teo') >> text=Keep out");
-        Page teo = app.page();
-        teo.navigate("/sign-in");
+        assertThat(owner.locator("tr:has-text('Teo') >> text=Let in")).isVisible();
+        teo.navigate("/bench/4");
+        assertThat(teo.locator("h1")).hasText("Sign in");
         teo.fill("#username", "teo");
         teo.fill("#password", "lantern-harbour");
         teo.click("button[type=submit]");

@@ -1,0 +1,124 @@
+package org.zeststack.core.run;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import java.util.List;
+import java.util.SplittableRandom;
+import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarParts;
+import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.cavity.TaperedCavity;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.workshop.Mould;
+import org.zeststack.core.workshop.Place;
+import org.zeststack.core.workshop.Thermometer;
+
+/** What must hold for any run. The seed is fixed. */
+public class RunPropertiesTest {
+
+    private static final IngredientTable TABLE = IngredientTable.shipped();
+    private static final Ingredient DARK = TABLE.get("couverture-dark-58");
+
+    private static RunSheet random(SplittableRandom random) {
+        double width = 20 + 25 * random.nextDouble();
+        TaperedCavity cavity =
+                new TaperedCavity(width * 3, width, width * 3 - 5, width - 5, 9 + 8 * random.nextDouble());
+        Formula syrup = new Formula(
+                Family.CARAMEL,
+                List.of(
+                        new FormulaLine("sugar", 200 + 800 * random.nextDouble(), Role.POT),
+                        new FormulaLine("glucose-syrup-60", 100 + 400 * random.nextDouble(), Role.POT),
+                        new FormulaLine("milk-whole", 300 + 900 * random.nextDouble(), Role.POT),
+                        new FormulaLine("butter", 1 + 100 * random.nextDouble(), Role.OFF_HEAT)),
+                112 + 10 * random.nextDouble(),
+                0.2 * random.nextDouble(),
+                List.of());
+        Place place = new Place(Place.By.ALTITUDE, 3000 * random.nextDouble());
+        double density = FormulaBalance.of(syrup, TABLE, place.pressureKpa()).densityGramsPerMl();
+        BarParts parts = new BarParts(
+                cavity,
+                new BarParts.Part(DARK.name(), "dark", DARK.densityGramsPerMl()),
+                new BarParts.Part(DARK.name(), "dark", DARK.densityGramsPerMl()),
+                List.of(new BarParts.Part("syrup", "caramel", density)));
+        Bar bar = new Bar(
+                1,
+                DARK.slug(),
+                1 + random.nextDouble(),
+                DARK.slug(),
+                1.5,
+                1,
+                3,
+                List.of(new Bar.FillingLayer(1, 1, 0)));
+        double boils = place.waterBoilsCelsius();
+        return RunPlanner.plan(
+                new RunOrder(
+                        "any",
+                        1,
+                        BarStack.of(bar, parts),
+                        parts,
+                        List.of(new RunOrder.NamedFormula(1, "syrup", 1, syrup)),
+                        DARK,
+                        DARK,
+                        "mould",
+                        new Mould(cavity, 1 + random.nextInt(30), 1 + random.nextInt(9)),
+                        place,
+                        "probe",
+                        new Thermometer(
+                                Thermometer.Kind.PROBE,
+                                2 * random.nextDouble() - 1,
+                                boils + 2 * random.nextDouble() - 1,
+                                boils),
+                        1 + random.nextInt(500),
+                        new Allowances(
+                                0.4 * random.nextDouble(), 0.1 * random.nextDouble(), 500 * random.nextDouble())),
+                TABLE);
+    }
+
+    @Test
+    public void planAndArithmeticAgree() {
+        SplittableRandom random = new SplittableRandom(20261124);
+        for (int i = 0; i < 80; i++) {
+            RunSheet sheet = random(random);
+            double kept = sheet.piecesToMake() * (1 - sheet.allowances().rejectFraction());
+            assertTrue(kept >= sheet.piecesWanted() - 1e-6, "enough pieces are made");
+            assertTrue(
+                    (sheet.piecesToMake() - 1) * (1 - sheet.allowances().rejectFraction()) < sheet.piecesWanted(),
+                    "and not one too many");
+            RunSheet.Moulds moulds = sheet.moulds();
+            assertEquals((moulds.fills() - 1) * moulds.cavities() + moulds.cavitiesInLast(), sheet.piecesToMake());
+            assertTrue(moulds.turns() * moulds.owned() >= moulds.fills());
+            RunSheet.FormulaBatch batch = sheet.formulas().get(0);
+            near(
+                    batch.depositGrams(),
+                    sheet.layer("filling-1").orElseThrow().window().targetGrams() * sheet.piecesToMake(),
+                    1e-6,
+                    "property: target × pieces");
+            near(
+                    batch.lines().stream()
+                            .mapToDouble(RunSheet.BatchLine::grams)
+                            .sum(),
+                    batch.rawGrams(),
+                    1e-6,
+                    "property: the lines are what is weighed out");
+            near(
+                    sheet.thermometer().trueCelsius(batch.stopReading()),
+                    batch.stopCelsiusHere(),
+                    1e-9,
+                    "property: the reading means the temperature");
+            assertTrue(batch.stopCelsiusHere() <= batch.stopCelsius() + 1e-9, "never hotter on a hill");
+            double pieces = sheet.layers().stream()
+                    .mapToDouble(l -> l.window().targetGrams())
+                    .sum();
+            near(pieces, sheet.pieceGrams(), 1e-9, "property: the layers are the piece");
+        }
+    }
+}
