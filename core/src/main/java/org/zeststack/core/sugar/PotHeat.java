@@ -1,6 +1,7 @@
 package org.zeststack.core.sugar;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.heat.ChoiOkos;
@@ -80,7 +81,7 @@ final class PotHeat {
     }
 
     private int segment(double atCelsius) {
-        int found = java.util.Arrays.binarySearch(celsius, atCelsius);
+        int found = Arrays.binarySearch(celsius, atCelsius);
         int insertion = found >= 0 ? found : -found - 2;
         return Math.max(0, Math.min(celsius.length - 2, insertion));
     }

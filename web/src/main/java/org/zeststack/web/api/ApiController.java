@@ -12,6 +12,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -40,6 +41,14 @@ class ApiController {
     @GetMapping("/openapi.json")
     Map<String, Object> openApi() {
         return OpenApi.describe(calculators.values());
+    }
+
+    /** Any other address or method below the interface. */
+    @RequestMapping("/**")
+    ResponseEntity<ProblemDetail> nothing(HttpServletRequest request) {
+        String detail =
+                request.getMethod() + " " + request.getServletPath() + " is not here; see /api/v1/openapi.json.";
+        return problem(HttpStatus.NOT_FOUND, "No such calculator", detail, List.of());
     }
 
     /** One fault of a request. */
@@ -73,6 +82,12 @@ class ApiController {
         String message = "The request is not readable as JSON.";
         return problem(
                 HttpStatus.BAD_REQUEST, "The request has faults", message, List.of(Told.of(Fault.of("", "", message))));
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> notJson(HttpMediaTypeNotSupportedException e) {
+        String detail = "Send application/json.";
+        return problem(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Not JSON", detail, List.of());
     }
 
     private static ResponseEntity<ProblemDetail> problem(

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.server.ResponseStatusException;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.run.EntryBody;
@@ -125,6 +126,9 @@ class BenchDoor {
 
     @PostMapping("/bench/{id}/series")
     ResponseEntity<Map<String, Long>> startSeries(@PathVariable long id, @RequestBody NewSeries sent) {
+        if (sent.key() == null || sent.kind() == null) {
+            throw new ResponseStatusException(HttpStatus.BAD_REQUEST, "A series needs a key and a kind.");
+        }
         boolean simulated = sent.simulation() != null;
         return bench.startSeries(
                         id,

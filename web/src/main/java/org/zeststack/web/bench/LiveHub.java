@@ -1,7 +1,6 @@
 package org.zeststack.web.bench;
 
 import java.io.IOException;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -23,12 +22,14 @@ import org.zeststack.store.live.LiveFeed;
 class LiveHub implements DisposableBean {
 
     private static final int MOST_EVENTS = 500;
+    private static final int SENDERS = 4;
     private static final long BEAT_MILLIS = 15_000;
 
     private final Bench bench;
     private final LiveFeed feed;
     private final Map<Long, Set<Client>> clients = new ConcurrentHashMap<>();
-    private final ExecutorService sender = Executors.newSingleThreadExecutor(work -> {
+    /** A few, so that one tablet that does not read its stream holds nobody else up. */
+    private final ExecutorService sender = Executors.newFixedThreadPool(SENDERS, work -> {
         Thread thread = new Thread(work, "live-pages");
         thread.setDaemon(true);
         return thread;
@@ -40,7 +41,7 @@ class LiveHub implements DisposableBean {
             @Value("${spring.datasource.username}") String user,
             @Value("${spring.datasource.password}") String password) {
         this.bench = bench;
-        this.feed = new LiveFeed(url, user, password, run -> sender.execute(() -> changed(run)));
+        this.feed = new LiveFeed(url, user, password, this::changed);
     }
 
     private static final class Client {
@@ -70,27 +71,28 @@ class LiveHub implements DisposableBean {
             clients.keySet().forEach(this::changed);
             return;
         }
-        clients.getOrDefault(run, Set.of()).forEach(client -> catchUp(run, client));
+        clients.getOrDefault(run, Set.of()).forEach(client -> sender.execute(() -> catchUp(run, client)));
     }
 
     private void catchUp(long run, Client client) {
-        List<Bench.Event> events = bench.eventsAfter(run, client.seen, MOST_EVENTS);
-        for (Bench.Event event : events) {
-            send(
-                    client,
-                    SseEmitter.event()
-                            .id(String.valueOf(event.sequence()))
-                            .name("change")
-                            .data(event.kind()));
-            client.seen = event.sequence();
+        synchronized (client) {
+            for (Bench.Event event : bench.eventsAfter(run, client.seen, MOST_EVENTS)) {
+                send(
+                        client,
+                        SseEmitter.event()
+                                .id(String.valueOf(event.sequence()))
+                                .name("change")
+                                .data(event.kind()));
+                client.seen = event.sequence();
+            }
         }
     }
 
     @Scheduled(fixedDelay = BEAT_MILLIS)
     void beat() {
-        sender.execute(() -> clients.values()
-                .forEach(set ->
-                        set.forEach(client -> send(client, SseEmitter.event().comment("")))));
+        clients.values()
+                .forEach(set -> set.forEach(client ->
+                        sender.execute(() -> send(client, SseEmitter.event().comment("")))));
     }
 
     private static void send(Client client, SseEmitter.SseEventBuilder event) {

@@ -57,7 +57,7 @@ public class DesignDesk {
             return false;
         }
         try {
-            int lock = Integer.parseInt(form.text("lock"));
+            int lock = form.lock();
             transaction.executeWithoutResult(tx -> {
                 designs.saveDraft(id, name, content.orElseThrow(), lock, stamp(me));
                 if (version) {

@@ -113,6 +113,15 @@ public final class FormInput {
         }
     }
 
+    /** The version the form was drawn from; −1, which no version has, where the form does not say. */
+    public int lock() {
+        try {
+            return Integer.parseInt(text("lock"));
+        } catch (NumberFormatException e) {
+            return -1;
+        }
+    }
+
     /** Builds a value if nothing is wrong so far; its own complaints are noted too. */
     public <T> Optional<T> build(Supplier<T> value) {
         if (!faults.isEmpty()) {

@@ -3,6 +3,8 @@ package org.zeststack.web.workshop;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -70,7 +72,7 @@ class WorkshopController {
                 "place",
                 model,
                 response,
-                () -> workshop.savePlace(name, place.orElseThrow(), lock(form), stamp(me)),
+                () -> workshop.savePlace(name, place.orElseThrow(), form.lock(), stamp(me)),
                 this::place,
                 WorkshopFields::ofPlace);
     }
@@ -101,7 +103,7 @@ class WorkshopController {
             if (id.equals("new")) {
                 workshop.addThermometer(name, thermometer.orElseThrow(), stamp(me));
             } else {
-                workshop.saveThermometer(number(id), name, thermometer.orElseThrow(), lock(form), stamp(me));
+                workshop.saveThermometer(number(id), name, thermometer.orElseThrow(), form.lock(), stamp(me));
             }
         };
         return save(form, "thermometer", model, response, write, () -> thermometer(id), WorkshopFields::ofThermometer);
@@ -131,7 +133,7 @@ class WorkshopController {
             if (id.equals("new")) {
                 workshop.addMould(name, mould.orElseThrow(), stamp(me));
             } else {
-                workshop.saveMould(number(id), name, mould.orElseThrow(), lock(form), stamp(me));
+                workshop.saveMould(number(id), name, mould.orElseThrow(), form.lock(), stamp(me));
             }
         };
         return save(form, "mould", model, response, write, () -> mould(id), WorkshopFields::ofMould);
@@ -149,8 +151,8 @@ class WorkshopController {
             Model model,
             HttpServletResponse response,
             Runnable write,
-            java.util.function.Supplier<Saved<T>> current,
-            java.util.function.Function<Saved<T>, Map<String, String>> fields) {
+            Supplier<Saved<T>> current,
+            Function<Saved<T>, Map<String, String>> fields) {
         if (form.faulty()) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             return edit(model, what, form);
@@ -165,10 +167,6 @@ class WorkshopController {
             response.setStatus(HttpServletResponse.SC_CONFLICT);
             return edit(model, what, form);
         }
-    }
-
-    private static int lock(FormInput form) {
-        return (int) number(form.text("lock"));
     }
 
     private static long number(String id) {

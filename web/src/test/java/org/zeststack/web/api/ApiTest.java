@@ -157,6 +157,20 @@ public class ApiTest {
     }
 
     @Test
+    public void otherAddressesAndTypesGetProblemsToo() throws Exception {
+        assertEquals(answer("/sugar/nougat", "{}", 404).get("title").stringValue(), "No such calculator");
+        HttpResponse<String> plain = client.send(
+                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1/sugar/cook"))
+                        .header("Content-Type", "text/plain")
+                        .header("Authorization", "Bearer " + DemoPeople.TOKEN)
+                        .POST(BodyPublishers.ofString("{}"))
+                        .build(),
+                BodyHandlers.ofString());
+        assertEquals(plain.statusCode(), 415);
+        assertEquals(plain.headers().firstValue("Content-Type").orElse(""), "application/problem+json");
+    }
+
+    @Test
     public void tokensAreNeededAndCanBeRevoked() throws Exception {
         assertEquals(post("/sugar/cook", "guess", "{}").statusCode(), 401);
         Tokens tokens = app.bean(Tokens.class);
