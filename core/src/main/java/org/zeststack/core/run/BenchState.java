@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.zeststack.core.run.EntryBody.Outcome;
+import org.zeststack.core.temper.Room;
 import org.zeststack.core.weighing.WeighInSummary;
 
 /** The state of a run at the bench: a fold of its entries over its sheet. */
@@ -23,6 +24,7 @@ public final class BenchState {
     private final Map<Outcome, Integer> tally = new LinkedHashMap<>();
     private final Map<String, Integer> reasons = new LinkedHashMap<>();
     private final List<String> notes = new ArrayList<>();
+    private Double room;
 
     private BenchState(RunSheet sheet, List<BenchEntry> standing) {
         this.sheet = sheet;
@@ -52,6 +54,8 @@ public final class BenchState {
             if (count.outcome() != Outcome.GOOD) {
                 reasons.merge(count.outcome().words() + ": " + count.reason(), count.pieces(), Integer::sum);
             }
+        } else if (entry.body() instanceof EntryBody.RoomReading reading) {
+            room = reading.celsius();
         } else if (entry.body() instanceof EntryBody.Note note) {
             notes.add(note.text());
         }
@@ -96,6 +100,16 @@ public final class BenchState {
     /** Pieces by outcome and reason, in the order they came up. */
     public Map<String, Integer> reasons() {
         return Collections.unmodifiableMap(reasons);
+    }
+
+    /** The room's last temperature, if it was written down. */
+    public Optional<Double> roomCelsius() {
+        return Optional.ofNullable(room);
+    }
+
+    /** What that room means for the couverture; empty where nothing. */
+    public String roomAdvice() {
+        return room == null ? "" : Room.advice(room);
     }
 
     public List<String> notes() {

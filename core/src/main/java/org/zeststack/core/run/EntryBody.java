@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.temper.Room;
 
 /** What the bench can write down. Entries are only added; a mistake is corrected by another entry. */
 public sealed interface EntryBody {
@@ -108,6 +109,14 @@ public sealed interface EntryBody {
         public void check(Faults faults) {
             required(faults, "text", text);
             notTooLong(faults, "text", text);
+        }
+    }
+
+    /** How warm the room is. */
+    record RoomReading(double celsius) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            Room.check(faults, "roomCelsius", celsius);
         }
     }
 

@@ -202,12 +202,14 @@ public class RunTest {
         bench.add(new EntryBody.Tally(Outcome.REJECTED, 6, "leak"), null);
         bench.add(new EntryBody.Tally(Outcome.REJECTED, 2, "leak"), null);
         bench.add(new EntryBody.Note("cook one degree less"), null);
+        bench.add(new EntryBody.RoomReading(26), null);
         BenchState state = BenchState.of(sheet, bench.entries);
         assertEquals(state.next().orElseThrow().id(), "weigh:formula-9-v1");
         assertEquals(state.weighIns("filling-1"), List.of(20.0));
         assertEquals(state.counted(Outcome.REJECTED), 8);
         assertEquals(state.reasons().get("rejected: leak"), Integer.valueOf(8));
         assertEquals(state.notes(), List.of("cook one degree less"));
+        assertTrue(state.roomAdvice().contains("18 to 23 °C"), state.roomAdvice());
 
         RunAccount account = RunAccount.of(sheet, state);
         near(account.yieldFraction(), 0.85, 1e-12, "good and reworked over planned");
@@ -241,6 +243,9 @@ public class RunTest {
             {new EntryBody.WeighIn("", Double.NaN, -1, 12), List.of("layer", "grossGrams", "tareGrams")},
             {new EntryBody.Tally(Outcome.REJECTED, 3, " "), List.of("reason")},
             {new EntryBody.Tally(null, 0, ""), List.of("outcome", "pieces")},
+            // A room of 70 °C: a slip heard in practice, probably 70 °F.
+            {new EntryBody.RoomReading(70), List.of("roomCelsius")},
+            {new EntryBody.RoomReading(Double.NaN), List.of("roomCelsius")},
             {new EntryBody.StepDone("", -5.0), List.of("step", "grams")},
             {new EntryBody.Note("x".repeat(2001)), List.of("text")},
         };
@@ -250,6 +255,13 @@ public class RunTest {
     public void badEntriesNameTheirFields(EntryBody body, List<String> fields) {
         InvalidInput fault = expectThrows(InvalidInput.class, body::check);
         assertEquals(fault.faults().stream().map(Fault::field).toList(), fields);
+    }
+
+    @Test
+    public void aRoomInFahrenheitIsRecognised() {
+        InvalidInput fault = expectThrows(InvalidInput.class, () -> new EntryBody.RoomReading(70).check());
+        assertEquals(fault.faults().get(0).message(), "70 is outside 5 to 45 °C. If 70 °F is meant: that is 21.1 °C.");
+        new EntryBody.RoomReading(21).check();
     }
 
     @Test

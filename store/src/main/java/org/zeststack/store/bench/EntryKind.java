@@ -9,6 +9,7 @@ public enum EntryKind {
     WEIGH_IN(EntryBody.WeighIn.class),
     TALLY(EntryBody.Tally.class),
     NOTE(EntryBody.Note.class),
+    ROOM(EntryBody.RoomReading.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

@@ -92,6 +92,7 @@ public class JooqBenchTest {
                 new EntryBody.WeighIn("filling-1", 512.3, 40.1, 12),
                 new EntryBody.Tally(EntryBody.Outcome.REJECTED, 3, "leak"),
                 new EntryBody.Note("½ °C less — “next time”"),
+                new EntryBody.RoomReading(21.5),
                 new EntryBody.Undo());
         for (int i = 0; i < bodies.size(); i++) {
             bench.append(run, entry(i, bodies.get(i), null), "Ada", NOW);

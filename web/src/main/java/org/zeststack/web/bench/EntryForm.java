@@ -1,10 +1,13 @@
 package org.zeststack.web.bench;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.temper.Room;
 import org.zeststack.store.bench.EntryKind;
 import org.zeststack.web.form.FormInput;
 
@@ -21,6 +24,7 @@ final class EntryForm {
                     case TALLY -> tally(form);
                     case NOTE ->
                         form.build(() -> new EntryBody.Note(form.text("text").strip()));
+                    case ROOM -> room(form);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
         Faults faults = new Faults();
@@ -47,6 +51,15 @@ final class EntryForm {
         double tare = form.has("tareGrams") ? form.number("tareGrams", EntryBody.WeighIn.TARE) : 0;
         int cavities = form.has("cavities") ? form.whole("cavities", EntryBody.WeighIn.CAVITIES) : 1;
         return form.build(() -> new EntryBody.WeighIn(layer, gross, tare, cavities));
+    }
+
+    /** Read without a range here: the room's own check knows a likely slip. */
+    private static Optional<EntryBody> room(FormInput form) {
+        OptionalDouble celsius = AmountText.parse(form.text("roomCelsius"));
+        if (celsius.isEmpty()) {
+            form.number("roomCelsius", Room.CELSIUS);
+        }
+        return form.build(() -> new EntryBody.RoomReading(celsius.orElseThrow()));
     }
 
     private static Optional<EntryBody> tally(FormInput form) {

@@ -234,6 +234,13 @@ public class PathTest {
 
     @Test(dependsOnMethods = "cookWithTwoDevicesWatching")
     public void temperWithTheSimulatedThermometerAndByHand() {
+        hand.fill("#roomCelsius", "70");
+        hand.click("text=Write the room down");
+        assertThat(hand.locator("[data-fault=roomCelsius]")).containsText("If 70 °F is meant: that is 21.1 °C.");
+        assertThat(hand.locator("#roomCelsius")).hasValue("70");
+        hand.fill("#roomCelsius", "26,5");
+        hand.click("text=Write the room down");
+        assertThat(hand.locator("[data-out=room]")).containsText("wanted 18 to 23 °C");
         hand.click("text=Use the simulated thermometer");
         assertThat(hand.locator("[data-out=step]")).hasText("melt");
         hand.click("text=Stop reading this bowl");

@@ -1,0 +1,44 @@
+package org.zeststack.core.temper;
+
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Range;
+
+/** The room that couverture is worked in. It wants 18 to 23 °C (common practice, no source). */
+public final class Room {
+
+    /** What a workshop's room can be; beyond it a slip of the hand is likelier. */
+    public static final Range CELSIUS = new Range(5, 45, "°C");
+
+    private static final Range WANTED = new Range(18, 23, "°C");
+
+    private Room() {}
+
+    /** Notes a fault if this can be no room; a number that would make sense in °F says so. */
+    public static void check(Faults faults, String field, double celsius) {
+        if (CELSIUS.holds(celsius)) {
+            return;
+        }
+        Fault plain = Fault.outside(field, Numbers.plain(celsius), CELSIUS);
+        double fromFahrenheit = (celsius - 32) / 1.8;
+        String hint = CELSIUS.holds(fromFahrenheit)
+                ? " If %s °F is meant: that is %s °C."
+                        .formatted(Numbers.plain(celsius), Numbers.fixed(fromFahrenheit, 1))
+                : "";
+        faults.add(
+                new Fault(field, plain.given(), plain.least(), plain.greatest(), plain.unit(), plain.message() + hint));
+    }
+
+    /** What a room of this temperature means for the work; empty where it is as wanted. */
+    public static String advice(double celsius) {
+        if (WANTED.holds(celsius)) {
+            return "";
+        }
+        String wanted = "Room of %s °C, wanted %s: ".formatted(Numbers.fixed(celsius, 1), WANTED.inWords());
+        return wanted
+                + (celsius > WANTED.greatest()
+                        ? "shells set slowly and dull. Cool the room or chill the moulds."
+                        : "the bowl thickens fast. Warm the room, work small bowls.");
+    }
+}
