@@ -31,6 +31,7 @@ public class Shots {
             shoot(owner, "/ledger/2", "ledger-run");
             Page bench = app.signedIn("teo");
             shoot(bench, "/bench/4", "bench-cook");
+            shoot(bench, "/bench/4?step=temper:couverture-couverture-dark-66", "bench-temper");
             shoot(bench, "/bench/4?step=fill:filling-1", "bench-fill");
             bench.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
             shoot(bench, "/bench/4?step=release:", "bench-count-dark");
