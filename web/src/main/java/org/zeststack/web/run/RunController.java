@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,14 +38,23 @@ class RunController {
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
     private final Bench bench;
+    private final TransactionTemplate transaction;
     private final Clock clock;
 
-    RunController(Runs runs, RunSheets sheets, Designs<Bar> bars, WorkshopStore workshop, Bench bench, Clock clock) {
+    RunController(
+            Runs runs,
+            RunSheets sheets,
+            Designs<Bar> bars,
+            WorkshopStore workshop,
+            Bench bench,
+            TransactionTemplate transaction,
+            Clock clock) {
         this.runs = runs;
         this.sheets = sheets;
         this.bars = bars;
         this.workshop = workshop;
         this.bench = bench;
+        this.transaction = transaction;
         this.clock = clock;
     }
 
@@ -133,12 +143,14 @@ class RunController {
 
     @PostMapping("/runs/{id}/close")
     String close(@PathVariable long id) {
-        if (runs.close(id, clock.instant())) {
-            bench.seriesOf(id).stream()
-                    .filter(s -> s.endedAt() == null)
-                    .forEach(s -> bench.endSeries(s.id(), clock.instant()));
-            bench.touch(id);
-        }
+        transaction.executeWithoutResult(tx -> {
+            if (runs.close(id, clock.instant())) {
+                bench.seriesOf(id).stream()
+                        .filter(s -> s.endedAt() == null)
+                        .forEach(s -> bench.endSeries(s.id(), clock.instant()));
+                bench.touch(id);
+            }
+        });
         return "redirect:/ledger/" + id;
     }
 
