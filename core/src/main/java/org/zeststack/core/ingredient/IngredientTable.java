@@ -1,66 +1,61 @@
 package org.zeststack.core.ingredient;
 
+import java.text.Normalizer;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
-import java.util.EnumMap;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import org.zeststack.core.composition.Composition;
-import org.zeststack.core.composition.Part;
-import org.zeststack.core.quantity.CsvTable;
 
-/** The ingredients known to the workshop, by slug. */
+/** The ingredients known to the workshop, by slug. Immutable. */
 public final class IngredientTable {
 
-    private static final double TOLERANCE_GRAMS = 1;
+    private final Map<String, Ingredient> bySlug;
+    private final List<Searched> searched;
 
-    private final Map<String, Ingredient> bySlug = new LinkedHashMap<>();
+    private record Searched(Ingredient ingredient, String name, String all) {}
 
-    /** The table shipped with the application; typical values from memory. */
+    private IngredientTable(Map<String, Ingredient> bySlug, List<Searched> searched) {
+        this.bySlug = bySlug;
+        this.searched = searched;
+    }
+
+    /** The table shipped with the application. */
     public static IngredientTable shipped() {
-        IngredientTable table = new IngredientTable();
-        CsvTable.load(IngredientTable.class, "ingredients.csv").rows().forEach(row -> table.add(read(row), row));
-        return table;
+        return of(IngredientFile.shipped());
     }
 
-    private void add(Ingredient ingredient, CsvTable.Row row) {
-        if (bySlug.put(ingredient.slug(), ingredient) != null) {
-            throw row.bad("slug " + ingredient.slug() + " appears twice");
-        }
-    }
-
-    private static Ingredient read(CsvTable.Row row) {
-        Map<Part, Double> grams = new EnumMap<>(Part.class);
-        for (Part part : Part.values()) {
-            grams.put(part, row.number(part.name().toLowerCase(Locale.ROOT)));
-        }
-        double de = row.number("de");
-        Composition composition = Composition.of(grams, de == 0 ? Composition.USUAL_DE : de);
-        double sum = composition.totalGrams();
-        if (Math.abs(sum - 100) > TOLERANCE_GRAMS) {
-            throw row.bad("%s adds up to %.1f g, not 100 ± 1".formatted(row.text("slug"), sum));
-        }
-        return new Ingredient(
-                row.text("slug"),
-                row.text("name"),
-                composition,
-                row.text("couverture"),
-                row.number("density"),
-                words(row.text("allergens")),
-                row.text("note"));
-    }
-
-    private static List<String> words(String cell) {
-        List<String> words = new ArrayList<>();
-        for (String word : cell.split(";")) {
-            if (!word.isBlank()) {
-                words.add(word.strip());
+    /**
+     * A table of these ingredients.
+     *
+     * @throws IllegalArgumentException if a slug appears twice
+     */
+    public static IngredientTable of(Collection<Ingredient> ingredients) {
+        Map<String, Ingredient> bySlug = new LinkedHashMap<>();
+        List<Searched> searched = new ArrayList<>();
+        for (Ingredient ingredient : ingredients) {
+            if (bySlug.put(ingredient.slug(), ingredient) != null) {
+                throw new IllegalArgumentException("slug " + ingredient.slug() + " appears twice");
             }
+            String name = folded(ingredient.name());
+            searched.add(
+                    new Searched(ingredient, name, " " + name + " " + folded(String.join(" ", ingredient.also()))));
         }
-        return words;
+        return new IngredientTable(bySlug, List.copyOf(searched));
+    }
+
+    /** This table with others added or put in the place of those of the same slug; they are not found by searching. */
+    public IngredientTable with(Collection<Ingredient> others) {
+        if (others.isEmpty()) {
+            return this;
+        }
+        Map<String, Ingredient> both = new LinkedHashMap<>(bySlug);
+        others.forEach(other -> both.put(other.slug(), other));
+        return new IngredientTable(both, searched);
     }
 
     public Optional<Ingredient> find(String slug) {
@@ -78,5 +73,30 @@ public final class IngredientTable {
 
     public Collection<Ingredient> all() {
         return List.copyOf(bySlug.values());
+    }
+
+    /**
+     * Ingredients of which every typed word begins a word of their names; those whose own name begins with the text first.
+     *
+     * @param most longest list wanted
+     */
+    public List<Ingredient> search(String typed, int most) {
+        String text = folded(typed).strip();
+        String[] words = Arrays.stream(text.split(" ")).map(w -> " " + w).toArray(String[]::new);
+        return searched.stream()
+                .filter(s -> Arrays.stream(words).allMatch(s.all::contains))
+                .sorted(Comparator.comparing((Searched s) -> !s.name.startsWith(text))
+                        .thenComparing(s -> !Arrays.stream(words).allMatch((" " + s.name)::contains))
+                        .thenComparing(Searched::name))
+                .limit(most)
+                .map(Searched::ingredient)
+                .toList();
+    }
+
+    private static String folded(String text) {
+        return Normalizer.normalize(text, Normalizer.Form.NFKD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9%.]+", " ");
     }
 }

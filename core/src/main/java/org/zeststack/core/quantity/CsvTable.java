@@ -1,27 +1,37 @@
 package org.zeststack.core.quantity;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 
 /**
- * A small published table shipped as a resource: comment lines with {@code #}, a header, then rows. Cells hold no commas.
- * A bad file fails with its name and line.
+ * A small published table shipped as a resource: comment lines with {@code #}, a header, then rows; cells with a comma
+ * stand in double quotes. A bad file fails with its name and line.
  */
 public final class CsvTable {
 
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
+            .builder()
+            .setCommentMarker('#')
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setIgnoreEmptyLines(true)
+            .setTrim(true)
+            .get();
+
     private final String name;
-    private final List<String> header;
     private final List<Row> rows = new ArrayList<>();
 
-    private CsvTable(String name, List<String> header) {
+    private CsvTable(String name) {
         this.name = name;
-        this.header = header;
     }
 
     /** Loads the resource {@code name} beside {@code owner}. */
@@ -30,39 +40,28 @@ public final class CsvTable {
             if (stream == null) {
                 throw new IllegalStateException("missing table " + name);
             }
-            return read(name, new BufferedReader(new InputStreamReader(stream, StandardCharsets.UTF_8)));
+            return read(name, new InputStreamReader(stream, StandardCharsets.UTF_8));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    static CsvTable read(String name, BufferedReader reader) throws IOException {
-        CsvTable table = null;
-        int lineNumber = 0;
-        for (String line = reader.readLine(); line != null; line = reader.readLine()) {
-            lineNumber++;
-            if (line.isBlank() || line.startsWith("#")) {
-                continue;
+    static CsvTable read(String name, Reader reader) throws IOException {
+        CsvTable table = new CsvTable(name);
+        try (CSVParser parser = FORMAT.parse(reader)) {
+            if (parser.getHeaderNames().isEmpty()) {
+                throw new IllegalStateException(name + " is empty");
             }
-            List<String> cells = List.of(line.split(",", -1));
-            if (table == null) {
-                table = new CsvTable(name, cells);
-            } else {
-                table.add(cells, lineNumber);
+            for (CSVRecord cells : parser) {
+                Row row = table.new Row(cells, parser.getCurrentLineNumber());
+                if (!cells.isConsistent()) {
+                    throw row.bad("%d cells, the header has %d"
+                            .formatted(cells.size(), parser.getHeaderNames().size()));
+                }
+                table.rows.add(row);
             }
-        }
-        if (table == null) {
-            throw new IllegalStateException(name + " is empty");
         }
         return table;
-    }
-
-    private void add(List<String> cells, int lineNumber) {
-        if (cells.size() != header.size()) {
-            throw new IllegalStateException(
-                    "%s line %d: %d cells, the header has %d".formatted(name, lineNumber, cells.size(), header.size()));
-        }
-        rows.add(new Row(cells, lineNumber));
     }
 
     public List<Row> rows() {
@@ -71,20 +70,30 @@ public final class CsvTable {
 
     /** One row of the table. */
     public final class Row {
-        private final List<String> cells;
-        private final int lineNumber;
+        private final CSVRecord cells;
+        private final long lineNumber;
 
-        private Row(List<String> cells, int lineNumber) {
+        private Row(CSVRecord cells, long lineNumber) {
             this.cells = cells;
             this.lineNumber = lineNumber;
         }
 
         public String text(String column) {
-            int index = header.indexOf(column);
-            if (index < 0) {
+            if (!cells.isMapped(column)) {
                 throw new IllegalStateException(name + " has no column " + column);
             }
-            return cells.get(index).strip();
+            return cells.get(column);
+        }
+
+        /** The words of a cell that holds several, separated by semicolons. */
+        public List<String> words(String column) {
+            List<String> words = new ArrayList<>();
+            for (String word : text(column).split(";")) {
+                if (!word.isBlank()) {
+                    words.add(word.strip());
+                }
+            }
+            return words;
         }
 
         /** The number in a column; an empty cell is 0. */

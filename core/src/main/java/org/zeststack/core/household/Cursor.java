@@ -1,0 +1,270 @@
+package org.zeststack.core.household;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Walks over the tokens of a line and reads numbers and measured amounts. */
+final class Cursor {
+
+    private static final Map<String, Double> NUMBER_WORDS = Map.ofEntries(
+            Map.entry("a", 1.0),
+            Map.entry("an", 1.0),
+            Map.entry("one", 1.0),
+            Map.entry("two", 2.0),
+            Map.entry("three", 3.0),
+            Map.entry("four", 4.0),
+            Map.entry("five", 5.0),
+            Map.entry("six", 6.0),
+            Map.entry("seven", 7.0),
+            Map.entry("eight", 8.0),
+            Map.entry("nine", 9.0),
+            Map.entry("ten", 10.0),
+            Map.entry("eleven", 11.0),
+            Map.entry("twelve", 12.0),
+            Map.entry("dozen", 12.0),
+            Map.entry("half", 0.5),
+            Map.entry("quarter", 0.25));
+    private static final double HEAPED = 1.1;
+    private static final double SCANT = 0.95;
+
+    private final List<String> tokens;
+    private int at;
+
+    Cursor(List<String> tokens) {
+        this.tokens = tokens;
+    }
+
+    boolean atEnd() {
+        return at >= tokens.size();
+    }
+
+    int mark() {
+        return at;
+    }
+
+    void back(int mark) {
+        at = mark;
+    }
+
+    String raw(int ahead) {
+        return at + ahead < tokens.size() ? tokens.get(at + ahead) : "";
+    }
+
+    String word(int ahead) {
+        return Words.folded(raw(ahead));
+    }
+
+    boolean skip(String... words) {
+        for (String word : words) {
+            if (word(0).equals(word) && !atEnd()) {
+                at++;
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The tokens that are left, and moves to the end. */
+    List<String> rest() {
+        List<String> rest = tokens.subList(Math.min(at, tokens.size()), tokens.size());
+        at = tokens.size();
+        return rest;
+    }
+
+    /** A number with fractions and words, or nothing; a number that is no good number is left standing. */
+    OptionalDouble number() {
+        int start = at;
+        OptionalDouble first = simple();
+        if (first.isEmpty()) {
+            return first;
+        }
+        double value = first.getAsDouble();
+        boolean joined =
+                (word(0).equals("-") || word(0).equals("and") || word(0).equals("&")) && value == Math.rint(value);
+        int beforeJoin = at;
+        if (joined) {
+            at++;
+            skip("a");
+        }
+        if (value == Math.rint(value)) {
+            int beforeFraction = at;
+            OptionalDouble fraction = simple();
+            boolean proper = fraction.isPresent()
+                    && fraction.getAsDouble() > 0
+                    && fraction.getAsDouble() < 1
+                    && (raw(-1).matches("[0-9]+") || raw(-1).matches("(?i)half|quarter|quarters"))
+                    && !raw(beforeFraction - at).startsWith("0");
+            if (proper) {
+                return OptionalDouble.of(value + fraction.getAsDouble());
+            }
+            at = beforeFraction;
+        }
+        if (joined) {
+            at = beforeJoin;
+        }
+        if (at == start) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(value);
+    }
+
+    private OptionalDouble simple() {
+        String token = raw(0);
+        if (token.matches("[0-9]+(?:[.,][0-9]+)*|\\.[0-9]+")) {
+            if (raw(1).equals("/")) {
+                return fraction(token);
+            }
+            return plainNumber(token);
+        }
+        Double named = NUMBER_WORDS.get(word(0));
+        if (named == null || token.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        at++;
+        if (named == 1 && (word(0).equals("half") || word(0).equals("quarter") || word(0).equals("dozen"))) {
+            named = NUMBER_WORDS.get(word(0));
+            at++;
+        } else if (named > 1 && word(0).equals("quarter")) {
+            named = named / 4;
+            at++;
+        }
+        if (named < 1) {
+            skip("of");
+            skip("a", "an");
+        }
+        return OptionalDouble.of(named);
+    }
+
+    private OptionalDouble fraction(String over) {
+        String under = raw(2);
+        if (!over.matches("[0-9]{1,6}") || !under.matches("[0-9]{1,4}") || Integer.parseInt(under) == 0) {
+            return OptionalDouble.empty();
+        }
+        at += 3;
+        return OptionalDouble.of(Double.parseDouble(over) / Integer.parseInt(under));
+    }
+
+    private OptionalDouble plainNumber(String token) {
+        boolean ambiguous =
+                token.matches("[0-9]{1,3},[0-9]{3}") || token.matches(".*[.,].*[.,].*") || token.length() > 12;
+        if (ambiguous) {
+            return OptionalDouble.empty();
+        }
+        at++;
+        return OptionalDouble.of(Double.parseDouble(token.replace(',', '.')));
+    }
+
+    /** A number or range and a unit, if they stand here. */
+    Optional<Measured> measured() {
+        int start = at;
+        skip("about", "approximately", "approx", "circa", "ca", "scarce");
+        OptionalDouble first = number();
+        String range = "";
+        double amount = first.orElse(Double.NaN);
+        if (first.isPresent() && (word(0).equals("-") || word(0).equals("to") || word(0).equals("or"))) {
+            int beforeRange = at;
+            at++;
+            OptionalDouble second = number();
+            if (second.isPresent()
+                    && second.getAsDouble() > amount
+                    && (isUnitHere() || raw(-1).matches("[0-9.,/]+"))
+                    && !sizeFollows(beforeRange)) {
+                range = "%s to %s".formatted(plain(amount), plain(second.getAsDouble()));
+                amount = (amount + second.getAsDouble()) / 2;
+            } else {
+                at = beforeRange;
+            }
+        }
+        if (first.isEmpty()) {
+            if (!bareUnit()) {
+                at = start;
+                return Optional.empty();
+            }
+            amount = 1;
+        }
+        return Optional.of(unit(amount, range));
+    }
+
+    /** {@code 2-14 oz cans}: the dash joins a count and a size. */
+    private boolean sizeFollows(int beforeRange) {
+        if (!tokens.get(beforeRange).equals("-")) {
+            return false;
+        }
+        Optional<Unit> size = Unit.of(word(0));
+        return size.isPresent()
+                && !size.get().isContainer()
+                && Unit.of(word(1)).filter(Unit::isContainer).isPresent();
+    }
+
+    private boolean bareUnit() {
+        Optional<Unit> unit = Unit.of(word(0));
+        return unit.filter(u -> u == Unit.PINCH || u == Unit.DASH || u == Unit.VAGUE || u == Unit.SMIDGEN)
+                        .isPresent()
+                && !raw(1).isEmpty();
+    }
+
+    private boolean isUnitHere() {
+        return Unit.of(word(0)).isPresent();
+    }
+
+    private Measured unit(double amount, String range) {
+        double factor = 1;
+        boolean packed = false;
+        String hint = "";
+        boolean more = true;
+        int beforeQualifiers = at;
+        while (more) {
+            if (skip("heaping", "heaped", "rounded", "generous")) {
+                factor = HEAPED;
+                hint = "heaped taken as a tenth more";
+            } else if (skip("scant")) {
+                factor = SCANT;
+                hint = "scant taken as a twentieth less";
+            } else if (skip("firmly", "tightly", "well", "packed", "level", "full", "good", "-")) {
+                packed |= raw(-1).equalsIgnoreCase("packed");
+            } else {
+                more = false;
+            }
+        }
+        Unit unit = unitHere();
+        if (unit == null) {
+            at = beforeQualifiers;
+            return new Measured(amount, null, range, 1, "", false);
+        }
+        if (raw(-1).equals("T") || raw(-1).equals("T.")) {
+            hint = "T taken as tablespoon";
+        } else if (raw(-1).equals("t") || raw(-1).equals("t.")) {
+            hint = "t taken as teaspoon";
+        }
+        return new Measured(amount, unit, range, factor, hint, packed);
+    }
+
+    private Unit unitHere() {
+        String word = word(0);
+        if (raw(0).equals("T") || raw(0).equals("T.")) {
+            at++;
+            return Unit.TABLESPOON;
+        }
+        if (raw(0).equals("t") || raw(0).equals("t.")) {
+            at++;
+            return Unit.TEASPOON;
+        }
+        boolean fluid = word.equals("fl") || word.equals("fluid");
+        if (fluid && (word(1).equals("oz") || word(1).equals("ounce"))) {
+            at += 2;
+            return Unit.FLUID_OUNCE;
+        }
+        Optional<Unit> unit = Unit.of(word);
+        if (unit.isEmpty() || atEnd()) {
+            return null;
+        }
+        at++;
+        return unit.get();
+    }
+
+    private static String plain(double value) {
+        return org.zeststack.core.quantity.Numbers.plain(Math.round(value * 1000) / 1000.0);
+    }
+}

@@ -1,0 +1,229 @@
+package org.zeststack.core.household;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.apache.commons.text.similarity.LevenshteinDistance;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+
+/**
+ * Finds the ingredient that a few words mean. Every word must be accounted for: one that is neither part of a known name
+ * nor known to change nothing marks the match as a guess.
+ */
+final class NameIndex {
+
+    /** Words that say how something is prepared or how good it is, and leave it the ingredient that it is. */
+    private static final Set<String> NEUTRAL = Set.copyOf(List.of(
+            ("a an the of in at and with to very good quality best fine finely coarse coarsely roughly lightly large medium "
+                            + "small big extra fresh freshly ripe organic chopped chop diced cubed cube crushed crumbled broken "
+                            + "grated minced cut melted soft softened cold chilled warm warmed hot cool cooled room temperature "
+                            + "sifted strained skinned peeled pitted stoned shelled whole half halved piece beaten firmly packed "
+                            + "loosely level thick thickly thin thinly tempered pure unsalted plain natural heaped separated "
+                            + "drained rinsed dry ready prepared divided plus more about approximately approx roughly bought store "
+                            + "shop home homemade your favourite favorite preferably quartered torn smashed bashed sieved size "
+                            + "full squeezed blanched powdery smooth real liquid genuine free range scraped")
+                    .split(" ")));
+
+    private static final LevenshteinDistance DISTANCE = new LevenshteinDistance(2);
+    private static final int MOST_OTHERS = 4;
+
+    /** One way to write an ingredient. */
+    private record Alias(Set<String> words, String slug, boolean guess) {}
+
+    /** Ingredients that differ by a percentage only. */
+    private record Percented(String slug, double percent) {}
+
+    /**
+     * A name as found.
+     *
+     * @param slug null where nothing fits
+     * @param guesses what was taken without being certain
+     * @param others what might be meant instead
+     */
+    record Match(String slug, List<String> guesses, List<String> others) {
+
+        static final Match NONE = new Match(null, List.of(), List.of());
+
+        boolean certain() {
+            return slug != null && guesses.isEmpty();
+        }
+    }
+
+    private final IngredientTable table;
+    private final Map<String, List<Alias>> byWord = new HashMap<>();
+    private final Map<String, List<Percented>> byGroup = new LinkedHashMap<>();
+    private final Map<String, String> groupOf = new HashMap<>();
+
+    NameIndex(IngredientTable table) {
+        this.table = table;
+        for (Ingredient ingredient : table.all()) {
+            add(ingredient.name(), ingredient.slug(), false);
+            for (String name : ingredient.also()) {
+                boolean guess = name.endsWith("?");
+                add(guess ? name.substring(0, name.length() - 1) : name, ingredient.slug(), guess);
+            }
+            addToGroup(ingredient);
+        }
+    }
+
+    private void add(String name, String slug, boolean guess) {
+        Alias alias = new Alias(Set.copyOf(Words.nameWords(name)), slug, guess);
+        alias.words.forEach(
+                word -> byWord.computeIfAbsent(word, w -> new ArrayList<>()).add(alias));
+    }
+
+    private void addToGroup(Ingredient ingredient) {
+        List<String> words = Words.nameWords(ingredient.name());
+        List<String> others = words.stream().filter(w -> !w.endsWith("%")).toList();
+        if (others.size() == words.size() - 1) {
+            String group = ingredient.isCouverture() ? ingredient.couverture() : String.join(" ", others);
+            double percent = Double.parseDouble(words.stream()
+                    .filter(w -> w.endsWith("%"))
+                    .findFirst()
+                    .orElseThrow()
+                    .replace("%", ""));
+            byGroup.computeIfAbsent(group, g -> new ArrayList<>()).add(new Percented(ingredient.slug(), percent));
+            groupOf.put(ingredient.slug(), group);
+        }
+    }
+
+    /** The ingredient meant by these folded words. */
+    Match find(List<String> written) {
+        Set<String> words = new LinkedHashSet<>(written);
+        Match exact = byWords(words);
+        if (exact.slug != null && exact.guesses.isEmpty()) {
+            return exact;
+        }
+        Match corrected = bySpelling(words);
+        return corrected == null ? exact : corrected;
+    }
+
+    private Match byWords(Set<String> words) {
+        Set<Alias> fitting = new HashSet<>();
+        for (String word : words) {
+            for (Alias alias : byWord.getOrDefault(word, List.of())) {
+                if (words.containsAll(alias.words)) {
+                    fitting.add(alias);
+                }
+            }
+        }
+        if (fitting.isEmpty()) {
+            return Match.NONE;
+        }
+        Comparator<Alias> best = Comparator.comparingInt(
+                        (Alias a) -> leftOver(words, a).size())
+                .thenComparingInt(a -> -a.words.size())
+                .thenComparing(a -> a.guess)
+                .thenComparing(a -> a.slug);
+        List<Alias> ranked = fitting.stream().sorted(best).toList();
+        return match(words, ranked);
+    }
+
+    private Match match(Set<String> words, List<Alias> ranked) {
+        Alias first = ranked.get(0);
+        List<String> left = leftOver(words, first);
+        LinkedHashSet<String> others = new LinkedHashSet<>();
+        ranked.forEach(alias -> others.add(alias.slug));
+        List<String> guesses = new ArrayList<>();
+        String slug = first.slug;
+        List<String> percents = left.stream().filter(w -> w.endsWith("%")).toList();
+        if (percents.size() == 1 && groupOf.containsKey(slug)) {
+            double wanted = Double.parseDouble(percents.get(0).replace("%", ""));
+            Percented nearest = nearest(slug, wanted);
+            slug = nearest.slug;
+            left = left.stream().filter(w -> !w.endsWith("%")).toList();
+            if (nearest.percent != wanted) {
+                guesses.add("%s not in the store room: taken as %s".formatted(percents.get(0), name(slug)));
+            }
+        } else if (first.guess) {
+            guesses.add("which one is not said: taken as " + name(slug));
+        }
+        if (!left.isEmpty()) {
+            guesses.add("\u201c%s\u201d not understood: taken as %s".formatted(String.join(" ", left), name(slug)));
+        }
+        Alias second = ranked.stream()
+                .filter(a -> !a.slug.equals(first.slug))
+                .findFirst()
+                .orElse(null);
+        boolean tie = second != null
+                && second.guess == first.guess
+                && second.words.size() == first.words.size()
+                && leftOver(words, second).equals(leftOver(words, first));
+        if (tie) {
+            guesses.add("it may be %s or %s".formatted(name(first.slug), name(second.slug)));
+        }
+        addGroup(others, slug);
+        others.remove(slug);
+        return new Match(slug, guesses, others.stream().limit(MOST_OTHERS).toList());
+    }
+
+    private void addGroup(Set<String> others, String slug) {
+        byGroup.getOrDefault(groupOf.getOrDefault(slug, ""), List.of()).forEach(p -> others.add(p.slug));
+    }
+
+    private Percented nearest(String slug, double percent) {
+        return byGroup.get(groupOf.get(slug)).stream()
+                .min(Comparator.comparingDouble((Percented p) -> Math.abs(p.percent - percent)))
+                .orElseThrow();
+    }
+
+    private static List<String> leftOver(Set<String> words, Alias alias) {
+        return words.stream()
+                .filter(w -> !alias.words.contains(w) && !NEUTRAL.contains(w))
+                .toList();
+    }
+
+    /** Tries words that are one or two letters off a known one; always a guess. */
+    private Match bySpelling(Set<String> words) {
+        Set<String> corrected = new LinkedHashSet<>();
+        List<String> changes = new ArrayList<>();
+        for (String word : words) {
+            String nearest = known(word) ? word : nearestWord(word);
+            if (!nearest.equals(word)) {
+                changes.add("\u201c%s\u201d read as \u201c%s\u201d".formatted(word, nearest));
+            }
+            corrected.add(nearest);
+        }
+        if (changes.isEmpty()) {
+            return null;
+        }
+        Match match = byWords(corrected);
+        if (match.slug == null) {
+            return null;
+        }
+        changes.addAll(match.guesses);
+        return new Match(match.slug, changes, match.others);
+    }
+
+    private boolean known(String word) {
+        return byWord.containsKey(word) || NEUTRAL.contains(word) || word.length() < 4 || word.endsWith("%");
+    }
+
+    private String nearestWord(String word) {
+        int allowed = word.length() >= 8 ? 2 : 1;
+        String best = word;
+        int least = allowed + 1;
+        for (String candidate : byWord.keySet()) {
+            if (candidate.length() < 4) {
+                continue;
+            }
+            int distance = DISTANCE.apply(word, candidate);
+            if (distance >= 0 && (distance < least || distance == least && candidate.compareTo(best) < 0)) {
+                least = distance;
+                best = candidate;
+            }
+        }
+        return least <= allowed ? best : word;
+    }
+
+    String name(String slug) {
+        return table.get(slug).name();
+    }
+}

@@ -1,0 +1,79 @@
+package org.zeststack.core.household;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Cuts text into the small tokens that a line is read by: numbers, words, percentages and marks. */
+final class Words {
+
+    private static final Pattern TOKEN = Pattern.compile(
+            "[0-9]+(?:[.,][0-9]+)?\\s?%|[0-9]+(?:[.,][0-9]+)*|\\.[0-9]+|[\\p{L}][\\p{L}'\u2019]*\\.?|[-/+&:;()#,]|\\S");
+
+    private Words() {}
+
+    /** One typographic form: compatibility characters resolved, fractions spaced, all dashes and spaces plain. */
+    static String plain(String text) {
+        String spaced = text.replaceAll("([0-9])([\u00bc-\u00be\u2150-\u215e])", "$1 $2");
+        return Normalizer.normalize(spaced, Normalizer.Form.NFKC)
+                .replace('\u2044', '/')
+                .replaceAll("[\u2010-\u2015\u2212]", "-")
+                .replaceAll("[\\s\u00a0]+", " ")
+                .strip();
+    }
+
+    /** Tokens as written. */
+    static List<String> tokens(String plain) {
+        List<String> tokens = new ArrayList<>();
+        Matcher matcher = TOKEN.matcher(plain);
+        while (matcher.find()) {
+            tokens.add(matcher.group().replace(" ", ""));
+        }
+        return tokens;
+    }
+
+    /** A word without case, accents, apostrophes, final stop or plural. */
+    static String folded(String token) {
+        String bare = Normalizer.normalize(token, Normalizer.Form.NFKD)
+                .replaceAll("[\\p{M}'\u2019]", "")
+                .toLowerCase(Locale.ROOT);
+        if (bare.length() > 1 && bare.endsWith(".")) {
+            bare = bare.substring(0, bare.length() - 1);
+        }
+        return singular(bare.replace(',', '.'));
+    }
+
+    private static String singular(String word) {
+        int n = word.length();
+        if (n < 4 || !word.endsWith("s") || word.endsWith("ss") || word.endsWith("us") || word.endsWith("is")) {
+            return word;
+        }
+        if (word.endsWith("ies") && n > 5) {
+            return word.substring(0, n - 3) + "y";
+        }
+        if (word.endsWith("halves")) {
+            return "half";
+        }
+        if (word.endsWith("leaves")) {
+            return "leaf";
+        }
+        boolean hissing =
+                word.endsWith("ches") || word.endsWith("shes") || word.endsWith("sses") || word.endsWith("oes");
+        return word.substring(0, hissing ? n - 2 : n - 1);
+    }
+
+    /** Folded words of a name; marks that mean nothing are left out. */
+    static List<String> nameWords(String text) {
+        List<String> words = new ArrayList<>();
+        for (String token : tokens(plain(text))) {
+            String word = folded(token);
+            if (!word.isEmpty() && (Character.isLetterOrDigit(word.charAt(0)))) {
+                words.add(word);
+            }
+        }
+        return words;
+    }
+}

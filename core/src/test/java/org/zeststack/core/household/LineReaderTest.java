@@ -1,0 +1,92 @@
+package org.zeststack.core.household;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.CsvTable;
+
+/** The lines of {@code lines.csv}, with the source of each beside it. */
+public class LineReaderTest {
+
+    private static final IngredientTable TABLE = IngredientTable.shipped();
+    private static final LineReader READER = new LineReader(TABLE);
+    private static final List<CsvTable.Row> ROWS =
+            CsvTable.load(LineReaderTest.class, "lines.csv").rows();
+
+    @DataProvider
+    public Object[][] lines() {
+        return ROWS.stream().map(row -> new Object[] {row.text("line"), row}).toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "lines")
+    public void comesToWhatItMust(String line, CsvTable.Row row) {
+        HouseholdLine read =
+                READER.read(line, Measures.valueOf(row.text("measures").toUpperCase(Locale.ROOT)));
+        String told = line + " " + read.guesses();
+        String ingredient = row.text("ingredient");
+        assertEquals(read.ingredient(), ingredient.isEmpty() ? null : ingredient, told);
+        if (row.text("grams").isEmpty()) {
+            assertNull(read.grams(), told);
+        } else {
+            assertTrue(read.grams() != null, told);
+            near(read.grams(), row.number("grams"), row.number("tolerance"), told);
+        }
+        assertEquals(read.guesses().isEmpty(), row.text("mark").isEmpty(), told);
+        assertEquals(read.source(), line);
+    }
+
+    @Test
+    public void theCollectionIsLargeAndHard() {
+        assertTrue(ROWS.size() >= 150, ROWS.size() + " lines");
+        long marked = ROWS.stream().filter(r -> !r.text("mark").isEmpty()).count();
+        assertTrue(marked >= 30, marked + " to be marked or refused");
+    }
+
+    @Test
+    public void everyNameOfTheStoreRoomIsFoundByItself() {
+        TABLE.all().forEach(i -> {
+            HouseholdLine read = READER.read("12.5 g " + i.name(), Measures.METRIC);
+            assertEquals(read.ingredient(), i.slug(), i.name() + " " + read.guesses());
+            assertTrue(read.certain(), i.name() + " " + read.guesses());
+        });
+    }
+
+    @Test
+    public void doublingTheAmountDoublesTheGrams() {
+        Random random = new Random(31);
+        String[] units = {"g", "oz", "cups", "tbsp", "tsp", "ml"};
+        String[] names = {"sugar", "honey", "water", "heavy cream", "butter", "light corn syrup"};
+        for (int i = 0; i < 300; i++) {
+            double amount = 0.5 + random.nextInt(40) / 4.0;
+            String rest = " " + units[random.nextInt(units.length)] + " " + names[random.nextInt(names.length)];
+            for (Measures measures : Measures.values()) {
+                double once = READER.read(amount + rest, measures).grams();
+                near(READER.read(2 * amount + rest, measures).grams(), 2 * once, 1e-6, "property: " + amount + rest);
+            }
+        }
+    }
+
+    @Test
+    public void nothingTypedBreaksIt() {
+        Random random = new Random(7);
+        String alphabet = "0123456789 ½/.,-()xgozcuptbsl%&+'öß\u00a0\u2013sugar or and";
+        for (int i = 0; i < 5000; i++) {
+            StringBuilder line = new StringBuilder();
+            int length = random.nextInt(40);
+            for (int n = 0; n < length; n++) {
+                line.append(alphabet.charAt(random.nextInt(alphabet.length())));
+            }
+            HouseholdLine read = READER.read(line.toString(), Measures.METRIC);
+            assertFalse(read.grams() != null && !(read.grams() > 0), "no grams at or below 0: " + line);
+        }
+    }
+}
