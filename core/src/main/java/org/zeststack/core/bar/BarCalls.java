@@ -5,6 +5,7 @@ import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.zeststack.core.explain.Call;
 
 /** The calls on a moulded bar. */
 final class BarCalls {

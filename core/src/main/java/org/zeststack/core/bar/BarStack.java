@@ -5,6 +5,7 @@ import java.util.List;
 import org.zeststack.core.cavity.FilledCavity;
 import org.zeststack.core.cavity.LinedCavity;
 import org.zeststack.core.cavity.TaperedCavity;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.weighing.FillWindow;

@@ -2,18 +2,54 @@ package org.zeststack.core.formula;
 
 /** Families of formulas; each has a material that draws it in every picture. */
 public enum Family {
-    CARAMEL("Caramel", "caramel"),
-    NUT_PASTE("Nut or seed paste", "nut-paste"),
-    GANACHE("Ganache", "ganache"),
-    GEL("Fruit gel", "gel"),
-    OTHER("Other filling", "crunch");
+    CARAMEL("Caramel, cooked", "caramel", Kind.CARAMEL),
+    CARAMEL_MELTED("Caramel, melted down from bought", "caramel", Kind.CARAMEL),
+    NOUGAT("Nougat on whites", "nougat", Kind.NOUGAT),
+    NOUGAT_QUICK("Nougat, whipped quick", "nougat", Kind.NOUGAT),
+    NOUGAT_SLAB("Nougat, chewy slab", "nougat", Kind.NOUGAT),
+    GANACHE("Ganache on cream", "ganache", Kind.GANACHE),
+    GANACHE_FRUIT("Ganache on fruit", "ganache", Kind.GANACHE),
+    GANACHE_WATER("Ganache on water or tea", "ganache", Kind.GANACHE),
+    GANACHE_SPIRIT("Ganache with spirit", "ganache", Kind.GANACHE),
+    GANACHE_CARAMEL("Ganache, caramelised", "ganache", Kind.GANACHE),
+    GANACHE_WHIPPED("Ganache, whipped", "ganache", Kind.GANACHE),
+    NUT_PASTE("Nut or seed paste", "nut-paste", Kind.NUT),
+    NUT_TEMPERED("Nut filling, tempered", "nut-paste", Kind.NUT),
+    NUT_CREAM("Nut cream, whipped without water", "nut-paste", Kind.NUT),
+    GEL("Fruit gel", "gel", Kind.GEL),
+    CRUNCH("Crunch or crumb", "crunch", Kind.DRY),
+    PRALINE_POWDER("Praline powder", "crunch", Kind.DRY),
+    BISCUIT_PRESSED("Base, pressed", "biscuit", Kind.BISCUIT),
+    BISCUIT_ROLLED("Biscuit, rolled", "biscuit", Kind.BISCUIT),
+    KNEADED("Uncooked kneaded centre", "fruit", Kind.KNEADED),
+    FONDANT("Fondant or syrup", "white", Kind.FONDANT),
+    INCLUSION("Inclusion mix", "crunch", Kind.DRY),
+    COATING_MIX("Coating mix with grain", "crunch", Kind.COATING),
+    OTHER("Other filling", "crunch", Kind.OTHER);
+
+    /** Families that share their judgements. */
+    public enum Kind {
+        CARAMEL,
+        NOUGAT,
+        GANACHE,
+        NUT,
+        GEL,
+        DRY,
+        BISCUIT,
+        KNEADED,
+        FONDANT,
+        COATING,
+        OTHER
+    }
 
     private final String title;
     private final String material;
+    private final Kind kind;
 
-    Family(String title, String material) {
+    Family(String title, String material, Kind kind) {
         this.title = title;
         this.material = material;
+        this.kind = kind;
     }
 
     public String title() {
@@ -22,5 +58,9 @@ public enum Family {
 
     public String material() {
         return material;
+    }
+
+    public Kind kind() {
+        return kind;
     }
 }

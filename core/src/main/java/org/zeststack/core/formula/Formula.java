@@ -1,6 +1,7 @@
 package org.zeststack.core.formula;
 
 import java.util.List;
+import java.util.Map;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
@@ -14,16 +15,20 @@ import org.zeststack.core.sugar.Cook;
  *
  * @param family what it makes
  * @param lines ingredients and grams
- * @param stopCelsius sea-level stop temperature of a cooked formula; null where it is not cooked
+ * @param stopCelsius sea-level stop temperature of a cooked formula; null where it is not cooked to a reading
  * @param handlingLossFraction share of the finished mass that stays in pots, bags and bowls, 0 to 0.5
  * @param method ordered steps
+ * @param finish cooking by eye, baking and whipping
+ * @param choices where schools differ, the way chosen, by the question's key; see {@link School}
  */
 public record Formula(
         Family family,
         List<FormulaLine> lines,
         Double stopCelsius,
         double handlingLossFraction,
-        List<MethodStep> method) {
+        List<MethodStep> method,
+        Finish finish,
+        Map<String, String> choices) {
 
     public static final Range LINE_GRAMS = new Range(0.01, 1_000_000, "g");
     public static final Range LOSS_FRACTION = new Range(0, 0.5, "");
@@ -31,8 +36,25 @@ public record Formula(
     public Formula {
         lines = List.copyOf(lines);
         method = List.copyOf(method);
+        finish = finish == null ? Finish.PLAIN : finish;
+        choices = choices == null ? Map.of() : Map.copyOf(choices);
     }
 
+    /** A formula that is cooked to a reading or not at all. */
+    public Formula(
+            Family family,
+            List<FormulaLine> lines,
+            Double stopCelsius,
+            double handlingLossFraction,
+            List<MethodStep> method) {
+        this(family, lines, stopCelsius, handlingLossFraction, method, Finish.PLAIN, Map.of());
+    }
+
+    public Formula withLines(List<FormulaLine> others) {
+        return new Formula(family, others, stopCelsius, handlingLossFraction, method, finish, choices);
+    }
+
+    /** Whether it is cooked to a reading. */
     public boolean cooked() {
         return stopCelsius != null;
     }
@@ -44,13 +66,14 @@ public record Formula(
      */
     public void check(IngredientTable ingredients) {
         Faults faults = new Faults();
-        if (lines.isEmpty()) {
+        if (lines.stream().noneMatch(FormulaLine::counts)) {
             faults.add(Fault.of("lines", "", "A formula needs at least one line of ingredient and grams."));
         }
         for (int i = 0; i < lines.size(); i++) {
             FormulaLine line = lines.get(i);
             if (ingredients.find(line.ingredient()).isEmpty()) {
-                faults.add(Fault.of("line." + i + ".ingredient", line.ingredient(), "Choose an ingredient."));
+                faults.add(Fault.of(
+                        "line." + i + ".ingredient", line.ingredient(), "Choose an ingredient from the store room."));
             }
             faults.within("line." + i + ".grams", line.grams(), LINE_GRAMS);
         }
@@ -58,6 +81,24 @@ public record Formula(
             faults.within("stopCelsius", stopCelsius, Cook.STOP_CELSIUS);
         }
         faults.within("handlingLossFraction", handlingLossFraction, LOSS_FRACTION);
+        check(faults);
         faults.throwIfAny();
+    }
+
+    private void check(Faults faults) {
+        if (finish.byEye() && cooked()) {
+            faults.add(Fault.of("stopCelsius", "", "A cook ends at a reading or by eye, not both."));
+        }
+        if (finish.moistureLeast() != null || finish.moistureGreatest() != null) {
+            if (!finish.moistureKnown()) {
+                faults.add(Fault.of("moistureLeast", "", "Write both ends of the moisture, or neither."));
+            } else if (faults.within("moistureLeast", finish.moistureLeast(), Finish.MOISTURE)
+                    && faults.within("moistureGreatest", finish.moistureGreatest(), Finish.MOISTURE)
+                    && finish.moistureLeast() > finish.moistureGreatest()) {
+                faults.add(Fault.of("moistureLeast", "", "The least moisture is above the greatest."));
+            }
+        }
+        faults.within("bakedLossFraction", finish.bakedLossFraction(), Finish.BAKED_LOSS);
+        faults.within("overrunFraction", finish.overrunFraction(), Finish.OVERRUN);
     }
 }

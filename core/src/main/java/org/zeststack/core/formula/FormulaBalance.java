@@ -2,21 +2,28 @@ package org.zeststack.core.formula;
 
 import java.util.Optional;
 import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
 
 /**
- * A formula before and after cooking.
+ * A formula before and after cooking, baking and whipping.
  *
- * @param before everything weighed out
+ * @param before everything weighed out; optional lines are not counted
  * @param pot what goes into the pot; empty mass for an uncooked formula
- * @param cook the cook at sea-level target and this place's pressure; empty for an uncooked formula
- * @param after the finished mass
- * @param densityGramsPerMl of the finished mass at 20 °C, without air
+ * @param cook the cook at sea-level target and this place's pressure; empty where none is made to a reading
+ * @param after the finished mass; where it ends by eye, at the middle of the moisture claimed
+ * @param leastGrams finished mass at the least moisture claimed
+ * @param greatestGrams finished mass at the greatest moisture claimed
+ * @param moistureKnown false where it ends by eye and nobody has said how moist it is
+ * @param densityGramsPerMl of the finished mass at 20 °C, with its air
  * @param activity water activity at 25 °C; empty where refused
  * @param activityRefused why there is no water activity; empty where there is one
  */
@@ -25,40 +32,124 @@ public record FormulaBalance(
         Composition pot,
         Optional<Cook> cook,
         Composition after,
+        double leastGrams,
+        double greatestGrams,
+        boolean moistureKnown,
         double densityGramsPerMl,
         Optional<WaterActivity> activity,
         String activityRefused) {
 
     private static final double ROOM_CELSIUS = 20;
 
+    /** Below this share of water the mass is a dry one: no solution to have an activity. */
+    private static final double DRY_FRACTION = 0.03;
+
     /**
      * Balances a formula whose lines have been checked.
      *
      * @param pressureKpa this place's pressure
-     * @throws org.zeststack.core.quantity.InvalidInput if the stop lies below the first boiling point
+     * @throws InvalidInput if the stop lies below the first boiling point, or more water leaves than there is
      * @throws Refusal if the cook cannot be modelled
      */
     public static FormulaBalance of(Formula formula, IngredientTable ingredients, double pressureKpa) {
-        Composition pot = sum(formula, ingredients, FormulaLine.Role.POT);
-        Composition offHeat = sum(formula, ingredients, FormulaLine.Role.OFF_HEAT);
+        Composition pot = sum(formula, ingredients, true);
+        Composition later = sum(formula, ingredients, false);
+        Composition before = pot.plus(later);
         Optional<Cook> cook =
                 formula.cooked() ? Optional.of(Cook.to(pot, formula.stopCelsius(), pressureKpa)) : Optional.empty();
-        Composition after = cook.map(Cook::after).orElse(pot).plus(offHeat);
-        double density = ChoiOkos.densityGramsPerMl(after, ROOM_CELSIUS);
-        try {
-            Optional<WaterActivity> activity = Optional.of(WaterActivity.at25(Solution.in(after)));
-            return new FormulaBalance(pot.plus(offHeat), pot, cook, after, density, activity, "");
-        } catch (Refusal refusal) {
-            return new FormulaBalance(
-                    pot.plus(offHeat), pot, cook, after, density, Optional.empty(), refusal.getMessage());
+        Composition cooked = cook.map(Cook::after).orElse(pot);
+        Finish finish = formula.finish();
+        double least = cooked.totalGrams();
+        double greatest = least;
+        boolean known = true;
+        if (finish.byEye() && finish.moistureKnown()) {
+            Composition dry = atMoisture(pot, finish.moistureLeast());
+            Composition moist = atMoisture(pot, finish.moistureGreatest());
+            least = dry.totalGrams();
+            greatest = moist.totalGrams();
+            cooked = pot.withWater((dry.waterGrams() + moist.waterGrams()) / 2);
+        } else if (finish.byEye()) {
+            known = false;
+            least = pot.totalGrams() - pot.waterGrams();
         }
+        Composition whole = cooked.plus(later);
+        Composition after = baked(whole, before, finish.bakedLossFraction());
+        double other = after.totalGrams() - cooked.totalGrams();
+        return finished(formula, before, pot, cook, after, least + other, greatest + other, known);
     }
 
-    private static Composition sum(Formula formula, IngredientTable ingredients, FormulaLine.Role role) {
-        return formula.lines().stream()
-                .filter(line -> line.role() == role)
-                .map(line -> ingredients.get(line.ingredient()).grams(line.grams()))
-                .reduce(Composition.NOTHING, Composition::plus);
+    private static FormulaBalance finished(
+            Formula formula,
+            Composition before,
+            Composition pot,
+            Optional<Cook> cook,
+            Composition after,
+            double least,
+            double greatest,
+            boolean known) {
+        double density = ChoiOkos.densityGramsPerMl(after, ROOM_CELSIUS)
+                / (1 + formula.finish().overrunFraction());
+        Optional<WaterActivity> activity = Optional.empty();
+        String refused = "";
+        try {
+            activity = Optional.of(activity(after, known));
+        } catch (Refusal refusal) {
+            refused = refusal.getMessage();
+        }
+        return new FormulaBalance(before, pot, cook, after, least, greatest, known, density, activity, refused);
+    }
+
+    private static WaterActivity activity(Composition after, boolean moistureKnown) {
+        if (!moistureKnown) {
+            throw new Refusal("It ends by eye and its moisture is not known: weigh the pot when done.");
+        }
+        if (after.waterGrams() < DRY_FRACTION * after.totalGrams()) {
+            throw new Refusal("Less than 3 % water: a dry or fat mass, which wants a measured water activity.");
+        }
+        return WaterActivity.at25(Solution.in(after));
+    }
+
+    private static Composition sum(Formula formula, IngredientTable ingredients, boolean inPot) {
+        Composition sum = Composition.NOTHING;
+        for (FormulaLine line : formula.lines()) {
+            if (line.counts() && (line.role() == FormulaLine.Role.POT) == inPot) {
+                sum = sum.plus(ingredients.get(line.ingredient()).grams(line.grams()));
+            }
+        }
+        return sum;
+    }
+
+    private static Composition atMoisture(Composition pot, double moisture) {
+        double dry = pot.totalGrams() - pot.waterGrams();
+        double raw = pot.waterGrams() / pot.totalGrams();
+        double water = dry * moisture / (1 - moisture);
+        if (water > pot.waterGrams()) {
+            throw new InvalidInput(new Fault(
+                    "moistureGreatest",
+                    Numbers.plain(100 * moisture),
+                    0.0,
+                    100 * raw,
+                    "%",
+                    "%s %% is more than the %s %% of water that goes into the pot."
+                            .formatted(Numbers.plain(100 * moisture), Numbers.fixed(100 * raw, 1))));
+        }
+        return pot.withWater(water);
+    }
+
+    private static Composition baked(Composition whole, Composition before, double lossFraction) {
+        double lost = lossFraction * before.totalGrams();
+        if (lost > whole.waterGrams() + 1e-9) {
+            double most = whole.waterGrams() / before.totalGrams();
+            throw new InvalidInput(new Fault(
+                    "bakedLossFraction",
+                    Numbers.plain(100 * lossFraction),
+                    0.0,
+                    100 * most,
+                    "%",
+                    "%s %% is more than all its water: %s %%."
+                            .formatted(Numbers.plain(100 * lossFraction), Numbers.fixed(100 * most, 1))));
+        }
+        return lost == 0 ? whole : whole.withWater(Math.max(0, whole.waterGrams() - lost));
     }
 
     /** Finished mass over everything weighed out. */
@@ -68,5 +159,10 @@ public record FormulaBalance(
 
     public double moistureFraction() {
         return after.waterGrams() / after.totalGrams();
+    }
+
+    /** Fat over finished mass. */
+    public double fatFraction() {
+        return after.grams(Part::isFat) / after.totalGrams();
     }
 }

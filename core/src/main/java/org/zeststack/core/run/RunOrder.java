@@ -3,7 +3,7 @@ package org.zeststack.core.run;
 import java.util.List;
 import org.zeststack.core.bar.BarParts;
 import org.zeststack.core.bar.BarStack;
-import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
@@ -35,15 +35,6 @@ public record RunOrder(
         Allowances allowances) {
 
     public static final Range PIECES = new Range(1, 100_000, "pieces");
-
-    /** A formula version with its name. */
-    public record NamedFormula(long id, String name, int version, Formula formula) {
-
-        /** The component's key on the run sheet. */
-        public String key() {
-            return "formula-" + id + "-v" + version;
-        }
-    }
 
     /**
      * @throws org.zeststack.core.quantity.InvalidInput if the pieces are outside their range

@@ -14,6 +14,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.sugar.Cook;
@@ -90,10 +91,10 @@ public final class RunPlanner {
 
     /** One batch per formula version; two layers of the same version share it. */
     private List<RunSheet.FormulaBatch> formulas() {
-        Map<String, RunOrder.NamedFormula> byKey = new LinkedHashMap<>();
+        Map<String, NamedFormula> byKey = new LinkedHashMap<>();
         Map<String, Double> deposit = new LinkedHashMap<>();
         for (int i = 0; i < order.fillings().size(); i++) {
-            RunOrder.NamedFormula named = order.fillings().get(i);
+            NamedFormula named = order.fillings().get(i);
             byKey.put(named.key(), named);
             deposit.merge(named.key(), order.bar().fillings().get(i).grams() * pieces, Double::sum);
         }
@@ -102,7 +103,7 @@ public final class RunPlanner {
         return batches;
     }
 
-    private RunSheet.FormulaBatch batch(RunOrder.NamedFormula named, double depositGrams) {
+    private RunSheet.FormulaBatch batch(NamedFormula named, double depositGrams) {
         Formula formula = named.formula();
         FormulaBalance balance =
                 FormulaBalance.of(formula, ingredients, order.place().pressureKpa());
@@ -138,12 +139,7 @@ public final class RunPlanner {
     }
 
     private Working why(
-            RunOrder.NamedFormula named,
-            FormulaBalance balance,
-            double deposit,
-            double usable,
-            double factor,
-            Double here) {
+            NamedFormula named, FormulaBalance balance, double deposit, double usable, double factor, Double here) {
         Working.Builder working = Working.of(named.name())
                 .line("Into the cavities", "%d pieces: %s g", pieces, fixed(deposit, 0))
                 .line(

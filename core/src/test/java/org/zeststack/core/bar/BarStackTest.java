@@ -10,6 +10,7 @@ import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar.FillingLayer;
 import org.zeststack.core.bar.BarParts.Part;
 import org.zeststack.core.cavity.TaperedCavity;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;

@@ -16,6 +16,7 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.workshop.Mould;
@@ -65,7 +66,7 @@ public class RunPropertiesTest {
                         1,
                         BarStack.of(bar, parts),
                         parts,
-                        List.of(new RunOrder.NamedFormula(1, "syrup", 1, syrup)),
+                        List.of(new NamedFormula(1, "syrup", 1, syrup)),
                         DARK,
                         DARK,
                         "mould",

@@ -22,6 +22,7 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ledger.RunAccount;
@@ -83,9 +84,7 @@ public class RunTest {
                 3,
                 BarStack.of(bar, parts),
                 parts,
-                List.of(
-                        new RunOrder.NamedFormula(7, "caramel", 2, CARAMEL),
-                        new RunOrder.NamedFormula(9, "paste", 1, PASTE)),
+                List.of(new NamedFormula(7, "caramel", 2, CARAMEL), new NamedFormula(9, "paste", 1, PASTE)),
                 milk,
                 dark,
                 "twelve",

@@ -2,6 +2,7 @@ package org.zeststack.web.run;
 
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunPlanner;
@@ -44,7 +45,7 @@ public class RunSheets {
                 worked.stack(),
                 worked.parts(),
                 worked.fillings().stream()
-                        .map(f -> new RunOrder.NamedFormula(f.design(), f.name(), f.number(), f.content()))
+                        .map(f -> new NamedFormula(f.design(), f.name(), f.number(), f.content()))
                         .toList(),
                 worked.shell(),
                 worked.back(),

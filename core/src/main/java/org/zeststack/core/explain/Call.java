@@ -1,4 +1,4 @@
-package org.zeststack.core.bar;
+package org.zeststack.core.explain;
 
 /**
  * A judgement with its arithmetic.

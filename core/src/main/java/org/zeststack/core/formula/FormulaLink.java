@@ -1,0 +1,28 @@
+package org.zeststack.core.formula;
+
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A version of another formula, as a line points to it: {@code formula:12:3} is version 3 of formula 12.
+ *
+ * @param formula the formula's id
+ * @param version counts from 1
+ */
+public record FormulaLink(long formula, int version) {
+
+    private static final Pattern TEXT = Pattern.compile("formula:([0-9]{1,15}):([0-9]{1,6})");
+
+    /** The link that a line's ingredient is, or empty where it is a plain ingredient. */
+    public static Optional<FormulaLink> in(String ingredient) {
+        Matcher matcher = TEXT.matcher(ingredient);
+        return matcher.matches()
+                ? Optional.of(new FormulaLink(Long.parseLong(matcher.group(1)), Integer.parseInt(matcher.group(2))))
+                : Optional.empty();
+    }
+
+    public String text() {
+        return "formula:" + formula + ":" + version;
+    }
+}

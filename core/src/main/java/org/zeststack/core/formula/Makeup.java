@@ -1,0 +1,75 @@
+package org.zeststack.core.formula;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Nutrition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+
+/**
+ * What a finished formula is made of, beyond its water.
+ *
+ * @param per100Grams nutrition panel of the finished mass; before cooking where the moisture is not known
+ * @param sweetness relative to the same mass of sucrose
+ * @param liquidFatFraction share of the fat that is liquid at 20 °C; 0 without fat
+ * @param allergens of all lines that count, in order of the alphabet
+ * @param cost of the whole formula as written, in the workshop's money; the lines without a price are left out
+ * @param unpriced names of the ingredients without a price
+ * @param cautions of the ingredients, by ingredient name
+ */
+public record Makeup(
+        Nutrition per100Grams,
+        double sweetness,
+        double liquidFatFraction,
+        List<String> allergens,
+        double cost,
+        List<String> unpriced,
+        Map<String, String> cautions) {
+
+    /**
+     * The make-up of a balanced formula.
+     *
+     * @param pricePerKg prices by slug; an absent one is told
+     */
+    public static Makeup of(
+            Formula formula, FormulaBalance balance, IngredientTable table, Map<String, Double> pricePerKg) {
+        double saturates = 0;
+        double liquid = 0;
+        double cost = 0;
+        TreeSet<String> allergens = new TreeSet<>();
+        TreeSet<String> unpriced = new TreeSet<>();
+        Map<String, String> cautions = new TreeMap<>();
+        for (FormulaLine line : formula.lines()) {
+            if (!line.counts()) {
+                continue;
+            }
+            Ingredient ingredient = table.get(line.ingredient());
+            saturates += line.grams() / 100 * ingredient.saturatesPer100Grams();
+            liquid += line.grams() / 100 * ingredient.liquidFatPer100Grams();
+            allergens.addAll(ingredient.allergens());
+            if (!ingredient.caution().isEmpty()) {
+                cautions.put(ingredient.name(), ingredient.caution());
+            }
+            Double price = pricePerKg.get(line.ingredient());
+            if (price == null) {
+                unpriced.add(ingredient.name());
+            } else {
+                cost += price * line.grams() / 1000;
+            }
+        }
+        Composition after = balance.after();
+        double fat = after.grams(Part::isFat);
+        return new Makeup(
+                Nutrition.of(after, saturates),
+                Nutrition.sweetness(after),
+                fat > 0 ? Math.min(1, liquid / fat) : 0,
+                List.copyOf(allergens),
+                cost,
+                List.copyOf(unpriced),
+                cautions);
+    }
+}

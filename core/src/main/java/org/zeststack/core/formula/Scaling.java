@@ -1,0 +1,270 @@
+package org.zeststack.core.formula;
+
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.explain.Working;
+import org.zeststack.core.heat.ChoiOkos;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Refusal;
+
+/**
+ * A formula multiplied, through what cooking, baking and handling take away, and shared out to pots and bowls.
+ *
+ * <p>Usable mass = finished mass × (1 − handling loss); finished mass follows from the same balance at every scale, since
+ * composition and stop are the same. So factor = usable wanted / (finished mass of the formula × (1 − loss)).
+ *
+ * @param factor multiplies every line that is not counted in pieces
+ * @param lines scaled lines, for one pot as weighed and for all
+ * @param pouredGrams everything weighed out
+ * @param cookedGrams finished mass
+ * @param usableGrams what reaches cavity, frame or tray
+ * @param pots equal pots to cook
+ * @param bowls equal fillings of the mixer bowl
+ * @param roundingGrams what rounding to the scale adds to or takes from everything weighed out
+ * @param worstRounding greatest share by which one line was rounded
+ * @param why the arithmetic
+ */
+public record Scaling(
+        double factor,
+        List<Line> lines,
+        double pouredGrams,
+        double cookedGrams,
+        double usableGrams,
+        int pots,
+        int bowls,
+        double roundingGrams,
+        double worstRounding,
+        Working why) {
+
+    public static final Range FACTOR = new Range(0.0001, 10_000, "");
+    public static final Range WANT_GRAMS = new Range(0.1, 10_000_000, "g");
+    public static final Range CAPACITY_LITRES = new Range(0.1, 1000, "L");
+    public static final Range RESOLUTION_GRAMS = new Range(0.001, 100, "g");
+
+    /** How many times its volume a boiling mass rises: with milk, and without (common practice, no source). */
+    private static final double FOAM_MILK = 3;
+
+    private static final double FOAM_SYRUP = 1.8;
+    private static final double MOST_BOWL = 0.85;
+    private static final double BOILING_CELSIUS = 100;
+
+    /**
+     * One scaled line.
+     *
+     * @param index of the formula's line
+     * @param grams exact, all pots together
+     * @param weighedGrams for one pot, rounded to the scale
+     * @param pieces whole pieces, all pots together; null where nothing is counted
+     */
+    public record Line(int index, String ingredient, double grams, double weighedGrams, Double pieces) {}
+
+    /**
+     * What the masses must fit into.
+     *
+     * @param potLitres capacity of one pot; null where it does not matter
+     * @param bowlLitres capacity of one mixer bowl; null where it does not matter
+     * @param resolutionGrams smallest step of the scale
+     */
+    public record Limits(Double potLitres, Double bowlLitres, double resolutionGrams) {
+
+        public static final Limits NONE = new Limits(null, null, 0.1);
+    }
+
+    /** The factor that leaves {@code usableGrams} usable. */
+    public static double factorForUsable(Formula formula, FormulaBalance balance, double usableGrams) {
+        if (!balance.moistureKnown()) {
+            throw new Refusal("It ends by eye and its moisture is not known, so the finished mass is not either: scale "
+                    + "by factor or ingredient, or write the moisture it usually has.");
+        }
+        return usableGrams / (balance.after().totalGrams() * (1 - formula.handlingLossFraction()));
+    }
+
+    /** The factor that uses up {@code grams} of one line. */
+    public static double factorForLine(Formula formula, int index, double grams) {
+        return grams / formula.lines().get(index).grams();
+    }
+
+    /** Grams of a slab: area × thickness × density. */
+    public static double slabGrams(double lengthMm, double widthMm, double thicknessMm, double densityGramsPerMl) {
+        return lengthMm * widthMm * thicknessMm / 1000 * densityGramsPerMl;
+    }
+
+    /** Scales; counted pieces are made whole and the other lines take up the difference in finished mass. */
+    public static Scaling of(Formula formula, FormulaBalance balance, double factor, Limits limits) {
+        return new Scaler(formula, balance, factor, limits).scaling();
+    }
+
+    private static final class Scaler {
+        private final Formula formula;
+        private final FormulaBalance balance;
+        private final double wanted;
+        private final Limits limits;
+        private final Working.Builder why = Working.of("Scaling");
+
+        Scaler(Formula formula, FormulaBalance balance, double factor, Limits limits) {
+            this.formula = formula;
+            this.balance = balance;
+            this.wanted = factor;
+            this.limits = limits;
+        }
+
+        Scaling scaling() {
+            double finished = balance.after().totalGrams() * wanted;
+            double usable = finished * (1 - formula.handlingLossFraction());
+            why.line("Factor", "%s", plain(round(wanted, 5)));
+            if (balance.moistureKnown()) {
+                why.line(
+                        "Finished mass",
+                        "%s g × %s = %s g",
+                        fixed(balance.after().totalGrams(), 0),
+                        fixed(wanted, 4),
+                        fixed(finished, 0));
+                why.line(
+                        "Usable",
+                        "%s g × (1 − %s %%) = %s g",
+                        fixed(finished, 0),
+                        plain(100 * formula.handlingLossFraction()),
+                        fixed(usable, 0));
+            }
+            List<Double> exact = exactGrams();
+            int pots = pots();
+            int bowls = bowls(finished);
+            List<Line> lines = new ArrayList<>();
+            double poured = 0;
+            double rounded = 0;
+            double worst = 0;
+            for (int i = 0; i < exact.size(); i++) {
+                FormulaLine line = formula.lines().get(i);
+                double grams = exact.get(i);
+                double each = Math.max(limits.resolutionGrams(), round(grams / pots));
+                Double pieces = line.pieces() == null
+                        ? null
+                        : Double.valueOf(Math.round(grams / (line.grams() / line.pieces())));
+                lines.add(new Line(i, line.ingredient(), grams, each, pieces));
+                if (line.counts()) {
+                    poured += grams;
+                    rounded += each * pots - grams;
+                    worst = Math.max(worst, Math.abs(each * pots - grams) / grams);
+                }
+            }
+            return new Scaling(
+                    wanted,
+                    List.copyOf(lines),
+                    poured,
+                    finished,
+                    usable,
+                    pots,
+                    bowls,
+                    rounded,
+                    worst,
+                    why.from(
+                            "Water left by IAPWS, Starzak and Peacock 1997, Norrish 1966, Ross 1975; foaming heights are "
+                                    + "common practice, no source."));
+        }
+
+        /**
+         * Lines counted in pieces become whole; the others are multiplied so that the sum is what it would have been.
+         */
+        private List<Double> exactGrams() {
+            double whole = 0;
+            double counted = 0;
+            double rest = 0;
+            for (FormulaLine line : formula.lines()) {
+                if (!line.counts()) {
+                    continue;
+                }
+                if (line.pieces() == null) {
+                    rest += line.grams();
+                } else {
+                    counted += line.grams() * wanted;
+                    whole += wholePieces(line) * line.grams() / line.pieces();
+                }
+            }
+            double others = rest == 0 ? wanted : Math.max(0, (rest * wanted + counted - whole) / rest);
+            if (counted > 0 && rest > 0) {
+                why.line(
+                        "Whole pieces",
+                        "%s g of pieces instead of %s g; the rest is multiplied by %s instead of %s",
+                        fixed(whole, 0),
+                        fixed(counted, 0),
+                        fixed(others, 4),
+                        fixed(wanted, 4));
+            }
+            return formula.lines().stream()
+                    .map(line -> line.pieces() == null
+                            ? line.grams() * others
+                            : wholePieces(line) * line.grams() / line.pieces())
+                    .toList();
+        }
+
+        private double wholePieces(FormulaLine line) {
+            return Math.max(1, Math.round(line.pieces() * wanted));
+        }
+
+        private int pots() {
+            Composition pot = balance.pot().times(wanted);
+            boolean boils = formula.cooked() || formula.finish().byEye();
+            if (limits.potLitres() == null || !boils || pot.totalGrams() == 0) {
+                return 1;
+            }
+            boolean milk = pot.grams(Part.PROTEIN) > 0.003 * pot.totalGrams();
+            double foam = milk ? FOAM_MILK : FOAM_SYRUP;
+            double litres = pot.totalGrams() / ChoiOkos.densityGramsPerMl(pot, BOILING_CELSIUS) / 1000;
+            int pots = (int) Math.ceil(litres * foam / limits.potLitres() - 1e-9);
+            why.line(
+                    "Pots",
+                    "%s L cold × %s for %s = %s L; in pots of %s L: %d",
+                    fixed(litres, 2),
+                    plain(foam),
+                    milk ? "a mass with milk, which foams up" : "a boiling syrup",
+                    fixed(litres * foam, 1),
+                    plain(limits.potLitres()),
+                    pots);
+            return Math.max(1, pots);
+        }
+
+        private int bowls(double finishedGrams) {
+            if (limits.bowlLitres() == null) {
+                return 1;
+            }
+            double litres = finishedGrams / balance.densityGramsPerMl() / 1000;
+            int bowls = (int) Math.ceil(litres / (MOST_BOWL * limits.bowlLitres()) - 1e-9);
+            why.line(
+                    "Bowls",
+                    "%s L finished, whipped; a bowl of %s L filled to %s %%: %d",
+                    fixed(litres, 2),
+                    plain(limits.bowlLitres()),
+                    plain(100 * MOST_BOWL),
+                    bowls);
+            return Math.max(1, bowls);
+        }
+
+        private double round(double grams) {
+            return Math.round(grams / limits.resolutionGrams()) * limits.resolutionGrams();
+        }
+
+        private static double round(double value, int decimals) {
+            double ten = Math.pow(10, decimals);
+            return Math.round(value * ten) / ten;
+        }
+    }
+
+    /** Words that tell how many pots and bowls, where it is more than one. */
+    public Optional<String> sharedOut() {
+        List<String> told = new ArrayList<>();
+        if (pots > 1) {
+            told.add(pots + " equal pots of " + Numbers.fixed(pouredGrams / pots, 0) + " g");
+        }
+        if (bowls > 1) {
+            told.add(bowls + " equal bowls of " + Numbers.fixed(cookedGrams / bowls, 0) + " g");
+        }
+        return told.isEmpty() ? Optional.empty() : Optional.of(String.join("; ", told));
+    }
+}

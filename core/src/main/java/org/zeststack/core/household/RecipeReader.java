@@ -1,0 +1,228 @@
+package org.zeststack.core.household;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.zeststack.core.quantity.Numbers;
+
+/** Takes a pasted recipe apart: title, ingredient lines and method, the method cut into steps. */
+public final class RecipeReader {
+
+    private static final int MOST_LINES = 400;
+    private static final int LONG_LINE = 90;
+
+    private static final Pattern INGREDIENTS = Pattern.compile(
+            "^(?:#+\\s*)?(?:the\\s+)?(?:ingredients?|you(?:'ll| will)? need|what you need|shopping list)\\b[^.]{0,30}:?$",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern METHOD = Pattern.compile(
+            "^(?:#+\\s*)?(?:the\\s+)?(?:methods?|directions?|instructions?|preparation|procedure|steps?|how to make(?: it)?|to make|what to do|process)\\s*:?$",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern YIELD = Pattern.compile(
+            "^(?:makes|yields?|serves|servings|gives)\\b.*|^.{0,20}\\b(?:makes|yield)s?:? .*[0-9].*",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern SECTION = Pattern.compile(
+            "^(?:#+\\s*)?((?:for|to make)\\s+the\\s+[^.0-9]{2,40}|[\\p{L} ]{3,30}:)\\s*$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern NUMBERED =
+            Pattern.compile("^(?:step\\s*)?([0-9]{1,2})\\s*[.):]\\s*(.*)$", Pattern.CASE_INSENSITIVE);
+    private static final Pattern VERB = Pattern.compile(
+            "^(?:first|then|next|now|meanwhile|in|into|once|when|after|while|using|with|to|on|over|carefully|slowly|gently|immediately|finally|line|grease|butter a|butter the|heat|melt|boil|bring|cook|stir|mix|combine|whisk|whip|beat|pour|spread|press|bake|cool|chill|let|leave|allow|set|cut|slice|dip|coat|dust|roll|fold|add|place|put|remove|take|turn|sprinkle|grind|toast|roast|blend|cream|knead|refrigerate|freeze|temper|drizzle|score|break|store|wrap|preheat|prepare|sift|strain|soak|warm|reheat|shape|form|divide|crush|process|pulse|simmer|dissolve|brush|top|repeat|unmould|scrape)\\b.*",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern SENTENCE = Pattern.compile("(?<=[.!?;])\\s+(?=[\\p{Lu}(])");
+    private static final String NUMBER = "[0-9]+(?:[.,][0-9]+)?";
+    private static final Pattern CUE = Pattern.compile(
+            "(" + NUMBER + "(?:\\s*(?:-|to|or)\\s*" + NUMBER + ")?\\s*(?:\u00b0\\s*|degrees?\\s+|deg\\.?\\s+)?[CF]\\b"
+                    + "|" + NUMBER + "\\s*(?:\u00b0|degrees?\\s+|deg\\.?\\s+)(?:celsius|fahrenheit)"
+                    + "|" + NUMBER + "(?:\\s*(?:-|to|or)\\s*" + NUMBER
+                    + ")?\\s*(?:seconds?|secs?|minutes?|mins?|min|hours?|hrs?|h)\\b"
+                    + "|\\bovernight\\b"
+                    + "|\\b(?:soft|firm|hard)[ -](?:ball|crack)(?: stage)?"
+                    + "|\\buntil\\s+[^.,;()]{3,60})",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern DEGREES = Pattern.compile(
+            "(" + NUMBER + ")(?:\\s*(?:-|to)\\s*(" + NUMBER
+                    + "))?\\s*(?:\u00b0\\s*|degrees?\\s+|deg\\.?\\s+)?([CF])\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern OVEN =
+            Pattern.compile("\\b(?:oven|bake|roast|preheat|toast)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern RESTS =
+            Pattern.compile("\\b(?:rest|cool|chill|refrigerat|set|leave|freez|stand)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern HOURS = Pattern.compile(
+            "(" + NUMBER + ")(?:\\s*(?:-|to|or)\\s*" + NUMBER + ")?\\s*(minutes?|mins?|min|hours?|hrs?|h)\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final double OVERNIGHT_MINUTES = 480;
+    private static final double LEAST_STOP = 104;
+    private static final double MOST_STOP = 160;
+
+    private enum Part {
+        HEAD,
+        INGREDIENTS,
+        METHOD
+    }
+
+    private final LineReader reader;
+
+    public RecipeReader(LineReader reader) {
+        this.reader = reader;
+    }
+
+    /** Takes a text apart, in a system of measures. */
+    public Recipe read(String text, Measures measures) {
+        return new Reading(measures).read(text);
+    }
+
+    private final class Reading {
+        private final Measures measures;
+        private final List<Recipe.Line> lines = new ArrayList<>();
+        private final List<Recipe.Step> steps = new ArrayList<>();
+        private final List<String> rest = new ArrayList<>();
+        private String title = "";
+        private String yields = "";
+        private String section = "";
+        private Part part = Part.HEAD;
+        private boolean headed;
+
+        Reading(Measures measures) {
+            this.measures = measures;
+        }
+
+        Recipe read(String text) {
+            List<String> written =
+                    text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+            headed = written.stream()
+                    .anyMatch(l -> INGREDIENTS.matcher(Words.plain(l)).matches());
+            written.stream().limit(MOST_LINES).forEach(this::line);
+            if (written.size() > MOST_LINES) {
+                rest.add("Only the first %d lines were read.".formatted(MOST_LINES));
+            }
+            return new Recipe(title, List.copyOf(lines), List.copyOf(steps), stop(), yields, List.copyOf(rest));
+        }
+
+        private void line(String written) {
+            String line = Words.plain(written);
+            if (INGREDIENTS.matcher(line).matches()) {
+                part = Part.INGREDIENTS;
+            } else if (METHOD.matcher(line).matches()) {
+                part = Part.METHOD;
+            } else if (YIELD.matcher(line).matches() && line.length() < LONG_LINE && part != Part.METHOD) {
+                yields = written;
+            } else if (SECTION.matcher(line).matches()) {
+                section = line.replaceAll("[:#]", "").strip();
+                if (part == Part.HEAD) {
+                    part = Part.INGREDIENTS;
+                }
+            } else if (part == Part.METHOD) {
+                method(line);
+            } else {
+                open(written, line);
+            }
+        }
+
+        /** A line above the method: title, ingredient, or the method already where no heading tells. */
+        private void open(String written, String line) {
+            Matcher numbered = NUMBERED.matcher(line);
+            boolean step = numbered.matches() && VERB.matcher(numbered.group(2)).matches();
+            boolean prose = line.length() > LONG_LINE && line.matches(".*[.!]\\s+\\p{Lu}.*")
+                    || line.matches(".*\\p{L}{3,}[.!]$") && line.split(" ").length > 6;
+            boolean command = VERB.matcher(line).matches() && line.split(" ").length > 3;
+            HouseholdLine read = reader.read(written, measures);
+            boolean amount = read.amount() != null
+                    && (read.ingredient() != null || !read.unit().isEmpty());
+            if (step || prose || command && !amount) {
+                if (part == Part.HEAD && lines.isEmpty() && headed) {
+                    rest.add(written);
+                } else {
+                    method(line);
+                }
+                return;
+            }
+            if (title.isEmpty() && lines.isEmpty() && !amount && part == Part.HEAD) {
+                title = line.replaceAll("^#+\\s*", "");
+            } else if (part == Part.HEAD && headed && !amount) {
+                rest.add(written);
+            } else if (amount || read.ingredient() != null || part == Part.INGREDIENTS) {
+                split(written, read);
+            } else {
+                rest.add(written);
+            }
+        }
+
+        /** One written line may name several ingredients, each with its own amount: it becomes several lines. */
+        private void split(String written, HouseholdLine read) {
+            if (read.ingredient() == null) {
+                String[] pieces =
+                        written.split("(?i)\\s*(?:,|;|\\band\\b|&|\\+)\\s*(?=[0-9\u00bc-\u00be\u2150-\u215e])");
+                List<HouseholdLine> each = new ArrayList<>();
+                for (String piece : pieces) {
+                    each.add(reader.read(piece, measures));
+                }
+                if (pieces.length > 1 && each.stream().allMatch(l -> l.ingredient() != null)) {
+                    each.forEach(l -> lines.add(new Recipe.Line(section, l)));
+                    return;
+                }
+            }
+            lines.add(new Recipe.Line(section, read));
+        }
+
+        private void method(String line) {
+            part = part == Part.HEAD ? Part.METHOD : part;
+            Matcher numbered = NUMBERED.matcher(line);
+            String text = numbered.matches() ? numbered.group(2) : line.replaceFirst("^[-\u2022*]\\s*", "");
+            for (String sentence : SENTENCE.split(text)) {
+                if (!sentence.isBlank()) {
+                    steps.add(step(sentence.strip()));
+                }
+            }
+        }
+
+        private Recipe.Step step(String sentence) {
+            List<String> cues = new ArrayList<>();
+            Matcher cue = CUE.matcher(sentence);
+            while (cue.find()) {
+                cues.add(cue.group().replaceFirst("(?i)^until\\s+", "").strip());
+            }
+            return new Recipe.Step(sentence.replaceAll("[.;]$", ""), String.join("; ", cues), rest(sentence));
+        }
+
+        private static Double rest(String sentence) {
+            if (!RESTS.matcher(sentence).find()) {
+                return null;
+            }
+            if (sentence.toLowerCase().contains("overnight")) {
+                return OVERNIGHT_MINUTES;
+            }
+            Matcher hours = HOURS.matcher(sentence);
+            if (!hours.find()) {
+                return null;
+            }
+            double each = hours.group(2).toLowerCase().startsWith("h") ? 60 : 1;
+            return number(hours.group(1)) * each;
+        }
+
+        /** The highest reading of a pot that is written in the method. */
+        private Double stop() {
+            double stop = Double.NaN;
+            for (Recipe.Step step : steps) {
+                if (OVEN.matcher(step.action()).find()) {
+                    continue;
+                }
+                Matcher degrees = DEGREES.matcher(step.action());
+                while (degrees.find()) {
+                    double written = number(degrees.group(1));
+                    double upper = degrees.group(2) == null ? written : number(degrees.group(2));
+                    double middle = (written + upper) / 2;
+                    boolean fahrenheit = degrees.group(3).equalsIgnoreCase("F");
+                    double celsius = fahrenheit ? (middle - 32) / 1.8 : middle;
+                    if (celsius >= LEAST_STOP && celsius <= MOST_STOP && !(celsius <= stop)) {
+                        stop = celsius;
+                    }
+                }
+            }
+            return Double.isNaN(stop) ? null : Double.valueOf(Math.round(stop * 10) / 10.0);
+        }
+
+        private static double number(String text) {
+            return Double.parseDouble(Numbers.plain(Double.parseDouble(text.replace(',', '.'))));
+        }
+    }
+}

@@ -1,0 +1,95 @@
+package org.zeststack.core.household;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import java.util.List;
+import org.testng.annotations.Test;
+import org.zeststack.core.ingredient.IngredientTable;
+
+/** Recipes as people paste them; invented for these tests. */
+public class RecipeReaderTest {
+
+    private static final RecipeReader READER = new RecipeReader(new LineReader(IngredientTable.shipped()));
+
+    private static Recipe read(String text) {
+        return READER.read(text, Measures.US);
+    }
+
+    @Test
+    public void takesATidyRecipeApart() {
+        Recipe recipe = read("""
+                Lighthouse caramels
+                Makes 40 pieces
+
+                Ingredients:
+                1 1/2 cups heavy cream
+                2 cups sugar
+                ½ cup light corn syrup
+                6 tbsp butter, cubed
+                1 tsp flaky salt
+
+                Method
+                1. Line a 9x13 inch pan. Heat the cream until steaming.
+                2. Boil the sugar, syrup and cream to 245°F, stirring, about 20 minutes.
+                3. Off the heat stir in butter and salt. Pour into the pan and let cool 2 hours.
+                """);
+        assertEquals(recipe.title(), "Lighthouse caramels");
+        assertEquals(recipe.yields(), "Makes 40 pieces");
+        assertEquals(
+                recipe.lines().stream().map(l -> l.read().ingredient()).toList(),
+                List.of("cream-35", "sugar", "corn-syrup-light", "butter", "sea-salt-flakes"));
+        assertEquals(recipe.steps().size(), 5);
+        near(recipe.stopCelsius(), 118.3, 0.05, "245 °F");
+        assertTrue(recipe.steps().get(2).cue().contains("245"), recipe.steps().toString());
+        assertTrue(
+                recipe.steps().get(2).cue().contains("20 minutes"),
+                recipe.steps().toString());
+        assertEquals(recipe.steps().get(4).restMinutes(), 120.0);
+        assertTrue(recipe.rest().isEmpty(), recipe.rest().toString());
+    }
+
+    @Test
+    public void readsOneWithoutHeadings() {
+        Recipe recipe = read("""
+                Oat base
+                225 g plain flour
+                100g rolled oats
+                175 g butter
+                75 g caster sugar
+                Rub the butter into the flour, stir in oats and sugar.
+                Press into a lined tray and bake at 160 °C for 25 minutes until golden.
+                """);
+        assertEquals(recipe.title(), "Oat base");
+        assertEquals(recipe.lines().size(), 4);
+        assertEquals(recipe.steps().size(), 2);
+        assertEquals(recipe.stopCelsius(), null, "an oven is no pot");
+    }
+
+    @Test
+    public void keepsSectionsAndLosesNothing() {
+        Recipe recipe = read("""
+                Two layers
+                For the base:
+                200 g wheatmeal biscuits
+                100 g butter
+                For the caramel:
+                1 tin condensed milk
+                a knob of something odd
+                Method:
+                Crush. Press. Boil.
+                """);
+        assertEquals(recipe.lines().get(0).section(), "For the base");
+        assertEquals(recipe.lines().get(2).section(), "For the caramel");
+        assertEquals(recipe.lines().size(), 4, "the odd line is kept and marked");
+        assertTrue(!recipe.lines().get(3).read().guesses().isEmpty());
+    }
+
+    @Test
+    public void aLineWithTwoAmountsBecomesTwo() {
+        Recipe recipe = read("Mix\nIngredients\n100 g sugar and 50 g butter\nMethod\nStir.");
+        assertEquals(recipe.lines().size(), 2);
+        assertEquals(recipe.lines().get(1).read().grams(), 50.0);
+    }
+}
