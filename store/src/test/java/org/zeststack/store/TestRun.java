@@ -43,7 +43,7 @@ public final class TestRun {
                         442.3,
                         0.25,
                         550.1,
-                        List.of(new RunSheet.BatchLine("sugar", "Sugar", 200.25, "in the pot")),
+                        List.of(new RunSheet.BatchLine("sugar", "Sugar", 200.25, "in the pot", false)),
                         Map.of(Part.SUCROSE, 200.0, Part.WATER, 100.0),
                         42,
                         118.0,

@@ -34,33 +34,44 @@ function showFaults(form, answer) {
   }
 }
 
-/** Adds an empty row below the last one as soon as that is written in. */
-function growing(table) {
+/**
+ * Adds an empty row below the last one of a table with data-rows as soon as that is written in.
+ * @param {HTMLTableElement} table
+ */
+export function growing(table) {
   table.addEventListener('input', () => {
-    const rows = table.querySelectorAll('tbody tr');
+    const rows = table.querySelectorAll('tbody > tr');
     const last = rows[rows.length - 1];
-    const written = [...last.querySelectorAll('input')].some((i) => i.value) || last.querySelector('select')?.value;
+    const written = [...last.querySelectorAll('input:not([type=hidden]):not([type=checkbox]), textarea')].some((i) => i.value);
     if (!written) {
       return;
     }
     const next = last.cloneNode(true);
     const from = last.dataset.row;
     next.dataset.row = String(Number(from) + 1);
-    const prefix = table.dataset.rows;
+    const renumber = (text) => text.replace(new RegExp(`(^|[.:-])${from}(?=$|[.:])`), `$1${next.dataset.row}`);
     for (const field of next.querySelectorAll('[name]')) {
-      field.name = field.name.replace(`${prefix}.${from}.`, `${prefix}.${next.dataset.row}.`);
-      field.tagName === 'SELECT' ? (field.selectedIndex = 0) : (field.value = '');
+      if (field.name === 'act') {
+        field.value = renumber(field.value);
+        continue;
+      }
+      field.name = renumber(field.name);
+      if (field.type === 'checkbox') {
+        field.checked = false;
+      } else if (field.tagName === 'SELECT') {
+        field.selectedIndex = 0;
+      } else {
+        field.value = '';
+      }
     }
     for (const told of next.querySelectorAll('.fault[id]')) {
-      told.id = told.id.replace(`${prefix}.${from}.`, `${prefix}.${next.dataset.row}.`);
+      told.id = renumber(told.id);
       told.textContent = '';
+    }
+    for (const live of next.querySelectorAll('[data-live]')) {
+      live.dataset.live = renumber(live.dataset.live);
+      live.textContent = '';
     }
     last.after(next);
   });
-}
-
-const formula = document.getElementById('formula');
-if (formula) {
-  document.querySelectorAll('table[data-rows]').forEach(growing);
-  recompute(formula);
 }

@@ -1,6 +1,6 @@
 /** Talking to the server: the CSRF token, and one request at a time where the last position wins. */
 
-const csrf = document.querySelector('meta[name="csrf"]')?.content ?? '';
+export const csrf = document.querySelector('meta[name="csrf"]')?.content ?? '';
 
 /**
  * Posts JSON.

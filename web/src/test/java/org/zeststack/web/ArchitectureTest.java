@@ -60,7 +60,7 @@ public class ArchitectureTest {
                 .resideInAPackage("org.zeststack.core..")
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "org.hipparchus..", "org.zeststack.core..")
+                .resideInAnyPackage("java..", "org.hipparchus..", "org.apache.commons..", "org.zeststack.core..")
                 .check(all);
     }
 

@@ -56,7 +56,12 @@ public final class LineReader {
 
     /** Reads a line in a system of measures. */
     public HouseholdLine read(String source, Measures measures) {
-        return new Reading(source, measures).read();
+        return new Reading(source, measures, null).read();
+    }
+
+    /** Reads a line of which the ingredient is known already; only the amount is read from it. */
+    public HouseholdLine read(String source, Measures measures, String ingredient) {
+        return new Reading(source, measures, ingredient).read();
     }
 
     /** Ingredient named by a few words; empty where none is or where it is a guess. */
@@ -70,6 +75,7 @@ public final class LineReader {
 
         private final String source;
         private final Measures measures;
+        private final String given;
         private final List<String> guesses = new ArrayList<>();
         private final List<String> asides = new ArrayList<>();
         private String text;
@@ -81,9 +87,10 @@ public final class LineReader {
         private Measured added;
         private Measured also;
 
-        Reading(String source, Measures measures) {
+        Reading(String source, Measures measures, String given) {
             this.source = source;
             this.measures = measures;
+            this.given = given;
         }
 
         HouseholdLine read() {
@@ -238,7 +245,7 @@ public final class LineReader {
                 String tail = plainName.substring(cut + 1).strip();
                 preparation = preparation.isEmpty() ? tail : tail + ", " + preparation;
             }
-            NameIndex.Match all = nameOf(plainName);
+            NameIndex.Match all = given == null ? nameOf(plainName) : new NameIndex.Match(given, List.of(), List.of());
             NameIndex.Match match = all.certain() ? all : match(head);
             if (match == null) {
                 return open(null, "two ingredients in one line: write a line for each");

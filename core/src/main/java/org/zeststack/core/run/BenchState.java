@@ -24,6 +24,7 @@ public final class BenchState {
     private final Map<Outcome, Integer> tally = new LinkedHashMap<>();
     private final Map<String, Integer> reasons = new LinkedHashMap<>();
     private final List<String> notes = new ArrayList<>();
+    private final Map<String, Double> actuals = new HashMap<>();
     private Double room;
 
     private BenchState(RunSheet sheet, List<BenchEntry> standing) {
@@ -56,9 +57,16 @@ public final class BenchState {
             }
         } else if (entry.body() instanceof EntryBody.RoomReading reading) {
             room = reading.celsius();
+        } else if (entry.body() instanceof EntryBody.Actual actual) {
+            actuals.put(actual.component() + " " + actual.ingredient(), actual.grams());
         } else if (entry.body() instanceof EntryBody.Note note) {
             notes.add(note.text());
         }
+    }
+
+    /** Grams really used of a line that goes in to effect, the last ones written down. */
+    public Optional<Double> actualGrams(String component, String ingredient) {
+        return Optional.ofNullable(actuals.get(component + " " + ingredient));
     }
 
     /** Entries that stand, oldest first. */

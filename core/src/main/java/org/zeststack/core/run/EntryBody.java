@@ -120,6 +120,21 @@ public sealed interface EntryBody {
         }
     }
 
+    /**
+     * What was really used of a line that goes in to effect.
+     *
+     * @param component key of the batch
+     * @param ingredient slug or link of the line
+     */
+    record Actual(String component, String ingredient, double grams) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            required(faults, "ingredient", ingredient);
+            faults.within("actualGrams", grams, GRAMS);
+        }
+    }
+
     /** Takes an earlier entry back; which one stands in the entry's {@code corrects}. */
     record Undo() implements EntryBody {
         @Override

@@ -16,14 +16,16 @@ import org.zeststack.core.workshop.Thermometer;
  *
  * @param bar the bar computed
  * @param fillings its formulas, from the floor up
+ * @param parts formulas that the fillings are made of and that are not taken from stock, made first standing first
  * @param pieces good pieces wanted, 1 to 100 000
  */
 public record RunOrder(
         String barName,
         int barVersion,
         BarStack bar,
-        BarParts parts,
+        BarParts materials,
         List<NamedFormula> fillings,
+        List<NamedFormula> parts,
         Ingredient shell,
         Ingredient back,
         String mouldName,
@@ -44,5 +46,6 @@ public record RunOrder(
         faults.within("pieces", pieces, PIECES);
         faults.throwIfAny();
         fillings = List.copyOf(fillings);
+        parts = List.copyOf(parts);
     }
 }

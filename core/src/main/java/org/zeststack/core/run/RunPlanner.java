@@ -14,6 +14,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
@@ -89,18 +90,34 @@ public final class RunPlanner {
                 order.mouldName(), cavities, order.mould().owned(), fills, turns, pieces - (fills - 1) * cavities);
     }
 
-    /** One batch per formula version; two layers of the same version share it. */
+    /**
+     * One batch per formula version; two layers of the same version share it. Parts follow from the lines that use them, those
+     * made first standing first.
+     */
     private List<RunSheet.FormulaBatch> formulas() {
         Map<String, NamedFormula> byKey = new LinkedHashMap<>();
-        Map<String, Double> deposit = new LinkedHashMap<>();
+        Map<String, Double> need = new LinkedHashMap<>();
         for (int i = 0; i < order.fillings().size(); i++) {
             NamedFormula named = order.fillings().get(i);
             byKey.put(named.key(), named);
-            deposit.merge(named.key(), order.bar().fillings().get(i).grams() * pieces, Double::sum);
+            need.merge(named.key(), order.bar().fillings().get(i).grams() * pieces, Double::sum);
         }
         List<RunSheet.FormulaBatch> batches = new ArrayList<>();
-        byKey.forEach((key, named) -> batches.add(batch(named, deposit.get(key))));
+        byKey.forEach((key, named) -> batches.add(used(batch(named, need.get(key)), need)));
+        for (int i = order.parts().size() - 1; i >= 0; i--) {
+            NamedFormula part = order.parts().get(i);
+            double inOthers = need.getOrDefault(part.link().text(), 0.0);
+            if (inOthers > 0 && !byKey.containsKey(part.key())) {
+                batches.add(0, used(batch(part, inOthers), need));
+            }
+        }
         return batches;
+    }
+
+    /** Notes what a batch takes of other formulas. */
+    private static RunSheet.FormulaBatch used(RunSheet.FormulaBatch batch, Map<String, Double> need) {
+        batch.lines().forEach(l -> need.merge(l.ingredient(), l.grams(), Double::sum));
+        return batch;
     }
 
     private RunSheet.FormulaBatch batch(NamedFormula named, double depositGrams) {
@@ -110,11 +127,13 @@ public final class RunPlanner {
         double usable = depositGrams / (1 - formula.handlingLossFraction());
         double factor = usable / balance.after().totalGrams();
         List<RunSheet.BatchLine> lines = formula.lines().stream()
+                .filter(FormulaLine::counts)
                 .map(l -> new RunSheet.BatchLine(
                         l.ingredient(),
                         ingredients.get(l.ingredient()).name(),
                         l.grams() * factor,
-                        l.role().words()))
+                        l.role().words(),
+                        l.toEffect()))
                 .toList();
         Composition pot = balance.pot().times(factor);
         Thermometer thermometer = order.thermometer();
@@ -141,7 +160,7 @@ public final class RunPlanner {
     private Working why(
             NamedFormula named, FormulaBalance balance, double deposit, double usable, double factor, Double here) {
         Working.Builder working = Working.of(named.name())
-                .line("Into the cavities", "%d pieces: %s g", pieces, fixed(deposit, 0))
+                .line("To have", "for %d pieces: %s g", pieces, fixed(deposit, 0))
                 .line(
                         "Finished mass to have",
                         "%s g / (1 − %s %% left in pot and bag) = %s g",

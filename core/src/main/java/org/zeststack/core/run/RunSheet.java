@@ -61,8 +61,17 @@ public record RunSheet(
             double thicknessMm,
             FillWindow window) {}
 
-    /** One line of a scaled formula. */
-    public record BatchLine(String ingredient, String name, double grams, String role) {}
+    /**
+     * One line of a scaled formula.
+     *
+     * @param toEffect whether the bench writes down what was really used
+     */
+    public record BatchLine(String ingredient, String name, double grams, String role, Boolean toEffect) {
+
+        public BatchLine {
+            toEffect = toEffect != null && toEffect;
+        }
+    }
 
     /**
      * A formula scaled to this run.

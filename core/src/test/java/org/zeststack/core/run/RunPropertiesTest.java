@@ -67,6 +67,7 @@ public class RunPropertiesTest {
                         BarStack.of(bar, parts),
                         parts,
                         List.of(new NamedFormula(1, "syrup", 1, syrup)),
+                        List.of(),
                         DARK,
                         DARK,
                         "mould",

@@ -85,6 +85,7 @@ public class RunTest {
                 BarStack.of(bar, parts),
                 parts,
                 List.of(new NamedFormula(7, "caramel", 2, CARAMEL), new NamedFormula(9, "paste", 1, PASTE)),
+                List.of(),
                 milk,
                 dark,
                 "twelve",

@@ -10,6 +10,7 @@ public enum EntryKind {
     TALLY(EntryBody.Tally.class),
     NOTE(EntryBody.Note.class),
     ROOM(EntryBody.RoomReading.class),
+    ACTUAL(EntryBody.Actual.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

@@ -21,8 +21,10 @@ public interface Designs<T> {
      */
     record Version<T>(long design, int number, String name, T content, String why, Stamp stamp) {}
 
-    /** A line of a list: the draft's name and the newest version's number, 0 where there is none. */
-    record Listed(long id, String name, int newest, Stamp stamp) {}
+    /**
+     * A line of a list: the draft's name, the newest version's number and the chosen one's, 0 where there is none.
+     */
+    record Listed(long id, String name, int newest, int current, Stamp stamp) {}
 
     long create(String name, T draft, Stamp stamp);
 
@@ -41,6 +43,12 @@ public interface Designs<T> {
     /** All versions of one design, newest first. */
     List<Version<T>> versions(long id);
 
-    /** The newest version of every design that has one, in one query. */
-    List<Version<T>> newest();
+    /** The version to be made of every design that has one, in one query: the chosen one, else the newest. */
+    List<Version<T>> current();
+
+    /** Number of the version to be made; 0 where there is none. */
+    int currentNumber(long id);
+
+    /** Chooses the version to be made; false if there is no such version. */
+    boolean choose(long id, int number);
 }

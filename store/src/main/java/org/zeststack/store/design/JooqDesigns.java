@@ -56,7 +56,9 @@ class JooqDesigns<T> implements Designs<T> {
     @Override
     public List<Listed> list() {
         var newest = DSL.coalesce(DSL.max(DESIGN_VERSION.NUMBER), 0);
-        return db.select(DESIGN.ID, DESIGN_DRAFT.NAME, newest, DESIGN_DRAFT.CHANGED_BY, DESIGN_DRAFT.CHANGED_AT)
+        var current = DSL.coalesce(DESIGN.CURRENT_VERSION, newest);
+        return db.select(
+                        DESIGN.ID, DESIGN_DRAFT.NAME, newest, current, DESIGN_DRAFT.CHANGED_BY, DESIGN_DRAFT.CHANGED_AT)
                 .from(DESIGN)
                 .join(DESIGN_DRAFT)
                 .on(DESIGN_DRAFT.DESIGN.eq(DESIGN.ID))
@@ -69,6 +71,7 @@ class JooqDesigns<T> implements Designs<T> {
                         r.get(DESIGN.ID),
                         r.get(DESIGN_DRAFT.NAME),
                         r.get(newest),
+                        r.get(current),
                         stamp(r.get(DESIGN_DRAFT.CHANGED_BY), r.get(DESIGN_DRAFT.CHANGED_AT))));
     }
 
@@ -149,12 +152,41 @@ class JooqDesigns<T> implements Designs<T> {
     }
 
     @Override
-    public List<Version<T>> newest() {
+    public List<Version<T>> current() {
         var other = DESIGN_VERSION.as("other");
-        return versions(DSL.notExists(DSL.selectOne()
+        var newest = DSL.notExists(DSL.selectOne()
                 .from(other)
                 .where(other.DESIGN.eq(DESIGN_VERSION.DESIGN))
-                .and(other.NUMBER.gt(DESIGN_VERSION.NUMBER))));
+                .and(other.NUMBER.gt(DESIGN_VERSION.NUMBER)));
+        return versions(DESIGN.CURRENT_VERSION
+                .eq(DESIGN_VERSION.NUMBER)
+                .or(DESIGN.CURRENT_VERSION.isNull().and(newest)));
+    }
+
+    @Override
+    public int currentNumber(long id) {
+        var newest = DSL.select(DSL.max(DESIGN_VERSION.NUMBER))
+                .from(DESIGN_VERSION)
+                .where(DESIGN_VERSION.DESIGN.eq(DESIGN.ID));
+        return db.select(DSL.coalesce(DESIGN.CURRENT_VERSION, DSL.field(newest), DSL.inline(0)))
+                .from(DESIGN)
+                .where(DESIGN.ID.eq(id))
+                .fetchSingle()
+                .value1();
+    }
+
+    @Override
+    public boolean choose(long id, int number) {
+        return db.update(DESIGN)
+                        .set(DESIGN.CURRENT_VERSION, number)
+                        .where(DESIGN.ID.eq(id))
+                        .and(DESIGN.KIND.eq(kind))
+                        .and(DSL.exists(DSL.selectOne()
+                                .from(DESIGN_VERSION)
+                                .where(DESIGN_VERSION.DESIGN.eq(id))
+                                .and(DESIGN_VERSION.NUMBER.eq(number))))
+                        .execute()
+                == 1;
     }
 
     private List<Version<T>> versions(Condition which) {

@@ -7,11 +7,13 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.JSONB;
 import org.jooq.Record;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
@@ -21,6 +23,14 @@ import org.zeststack.store.json.StoredJson;
 class JooqRuns implements Runs {
 
     private final DSLContext db;
+
+    /** The lots of a run as they stand in the database. */
+    private record LotIds(Map<String, Long> byIngredient) {
+
+        private LotIds {
+            byIngredient = byIngredient == null ? Map.of() : Map.copyOf(byIngredient);
+        }
+    }
 
     JooqRuns(DSLContext db) {
         this.db = db;
@@ -36,6 +46,7 @@ class JooqRuns implements Runs {
                 .set(RUN.PIECES, plan.pieces())
                 .set(RUN.THERMOMETER, plan.thermometer())
                 .set(RUN.ALLOWANCES, StoredJson.write(plan.allowances()))
+                .set(RUN.LOTS, StoredJson.write(new LotIds(plan.lots())))
                 .set(RUN.STATUS, Run.Status.PLANNED.name())
                 .returningResult(RUN.ID)
                 .fetchSingle()
@@ -81,6 +92,22 @@ class JooqRuns implements Runs {
         return select(RUN.STATUS.in(names(states)));
     }
 
+    @Override
+    public boolean chooseLots(long id, Map<String, Long> lots) {
+        return db.update(RUN)
+                        .set(RUN.LOTS, StoredJson.write(new LotIds(lots)))
+                        .where(RUN.ID.eq(id))
+                        .and(RUN.STATUS.eq(Run.Status.PLANNED.name()))
+                        .execute()
+                == 1;
+    }
+
+    @Override
+    public List<Run> with(String componentKey) {
+        return select(DSL.exists(
+                DSL.selectOne().from(COMPONENT).where(COMPONENT.RUN.eq(RUN.ID)).and(COMPONENT.KEY.eq(componentKey))));
+    }
+
     private List<Run> select(Condition which) {
         return db.select(
                         RUN.ID,
@@ -91,6 +118,7 @@ class JooqRuns implements Runs {
                         RUN.PIECES,
                         RUN.THERMOMETER,
                         RUN.ALLOWANCES,
+                        RUN.LOTS,
                         RUN.STATUS,
                         RUN.SHEET,
                         RUN.SEQUENCE,
@@ -114,6 +142,7 @@ class JooqRuns implements Runs {
                 r.get(RUN.PIECES),
                 r.get(RUN.THERMOMETER),
                 StoredJson.read(r.get(RUN.ALLOWANCES), Allowances.class),
+                StoredJson.read(r.get(RUN.LOTS), LotIds.class).byIngredient(),
                 Run.Status.valueOf(r.get(RUN.STATUS)),
                 Optional.ofNullable(sheet).map(s -> StoredJson.read(s, RunSheet.class)),
                 r.get(RUN.SEQUENCE),

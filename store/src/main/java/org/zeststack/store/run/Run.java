@@ -2,6 +2,7 @@ package org.zeststack.store.run;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.Optional;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
@@ -9,6 +10,7 @@ import org.zeststack.core.run.RunSheet;
 /**
  * A run.
  *
+ * @param lots lot taken, by slug or link of what it is a lot of
  * @param sheet frozen at the start; empty while planned
  * @param sequence number of the newest entry or reading
  */
@@ -21,6 +23,7 @@ public record Run(
         int pieces,
         long thermometer,
         Allowances allowances,
+        Map<String, Long> lots,
         Status status,
         Optional<RunSheet> sheet,
         long sequence,

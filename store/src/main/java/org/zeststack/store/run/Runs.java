@@ -3,6 +3,7 @@ package org.zeststack.store.run;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
@@ -10,7 +11,11 @@ import org.zeststack.core.run.RunSheet;
 /** Keeps runs. */
 public interface Runs {
 
-    /** What a run is planned with. */
+    /**
+     * What a run is planned with.
+     *
+     * @param lots lot taken, by slug or link of what it is a lot of
+     */
     record Plan(
             long bar,
             int barVersion,
@@ -18,7 +23,8 @@ public interface Runs {
             LocalDate plannedFor,
             int pieces,
             long thermometer,
-            Allowances allowances) {}
+            Allowances allowances,
+            Map<String, Long> lots) {}
 
     long plan(Plan plan);
 
@@ -40,6 +46,12 @@ public interface Runs {
 
     /** Runs of some states, newest day first. Sheets are read with them. */
     List<Run> list(List<Run.Status> states);
+
+    /** Takes these lots for a run that has not begun; false if it has. */
+    boolean chooseLots(long id, Map<String, Long> lots);
+
+    /** Started and closed runs whose sheet holds a component, newest day first. */
+    List<Run> with(String componentKey);
 
     /**
      * Freezes the sheet, makes the components and opens the bench.

@@ -2,6 +2,7 @@ package org.zeststack.store.workshop;
 
 import static org.zeststack.store.schema.Tables.MOULD;
 import static org.zeststack.store.schema.Tables.THERMOMETER;
+import static org.zeststack.store.schema.Tables.VESSEL;
 import static org.zeststack.store.schema.Tables.WORKSHOP;
 
 import java.time.OffsetDateTime;
@@ -17,9 +18,11 @@ import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.json.StoredJson;
 
 @Repository
 class JooqWorkshopStore implements WorkshopStore {
@@ -250,6 +253,74 @@ class JooqWorkshopStore implements WorkshopStore {
                 stamp.by(),
                 utc(stamp));
         return row;
+    }
+
+    @Override
+    public List<Saved<Vessel>> vessels() {
+        return vessels(DSL.noCondition());
+    }
+
+    @Override
+    public Optional<Saved<Vessel>> vessel(long id) {
+        return vessels(VESSEL.ID.eq(id)).stream().findFirst();
+    }
+
+    private List<Saved<Vessel>> vessels(Condition which) {
+        return db.select(
+                        VESSEL.ID,
+                        VESSEL.NAME,
+                        VESSEL.CONTENT,
+                        VESSEL.LOCK_VERSION,
+                        VESSEL.CHANGED_BY,
+                        VESSEL.CHANGED_AT)
+                .from(VESSEL)
+                .where(which)
+                .orderBy(VESSEL.ID)
+                .fetch(r -> new Saved<>(
+                        r.value1(),
+                        r.value2(),
+                        StoredJson.read(r.value3(), Vessel.class),
+                        r.value4(),
+                        stamp(r.value5(), r.value6())));
+    }
+
+    @Override
+    public long addVessel(String name, Vessel vessel, Stamp stamp) {
+        return db.insertInto(VESSEL)
+                .set(VESSEL.NAME, name)
+                .set(VESSEL.CONTENT, StoredJson.write(vessel))
+                .set(VESSEL.CHANGED_BY, stamp.by())
+                .set(VESSEL.CHANGED_AT, utc(stamp))
+                .returningResult(VESSEL.ID)
+                .fetchSingle()
+                .value1();
+    }
+
+    @Override
+    public void saveVessel(long id, String name, Vessel vessel, int lock, Stamp stamp) {
+        int changed = db.update(VESSEL)
+                .set(VESSEL.NAME, name)
+                .set(VESSEL.CONTENT, StoredJson.write(vessel))
+                .set(VESSEL.LOCK_VERSION, lock + 1)
+                .set(VESSEL.CHANGED_BY, stamp.by())
+                .set(VESSEL.CHANGED_AT, utc(stamp))
+                .where(VESSEL.ID.eq(id))
+                .and(VESSEL.LOCK_VERSION.eq(lock))
+                .execute();
+        requireOne(changed, "This vessel");
+    }
+
+    @Override
+    public String currency() {
+        return db.select(WORKSHOP.CURRENCY)
+                .from(WORKSHOP)
+                .fetchOptional(WORKSHOP.CURRENCY)
+                .orElse("EUR");
+    }
+
+    @Override
+    public void saveCurrency(String currency) {
+        db.update(WORKSHOP).set(WORKSHOP.CURRENCY, currency).execute();
     }
 
     private static void requireOne(int changed, String what) {

@@ -5,10 +5,11 @@ import java.util.Optional;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.Stamp;
 
-/** Keeps the place, the thermometers and the moulds. Saves throw {@link org.zeststack.store.StaleEdit}. */
+/** Keeps the place, the thermometers, the moulds and the vessels. Saves throw {@link org.zeststack.store.StaleEdit}. */
 public interface WorkshopStore {
 
     /** Settings of the whole workshop, once it is set up; the name is the workshop's. */
@@ -35,6 +36,19 @@ public interface WorkshopStore {
     Optional<Saved<Mould>> mould(long id);
 
     long addMould(String name, Mould mould, Stamp stamp);
+
+    List<Saved<Vessel>> vessels();
+
+    Optional<Saved<Vessel>> vessel(long id);
+
+    long addVessel(String name, Vessel vessel, Stamp stamp);
+
+    void saveVessel(long id, String name, Vessel vessel, int lock, Stamp stamp);
+
+    /** Three letters of the money that prices are in. */
+    String currency();
+
+    void saveCurrency(String currency);
 
     void saveMould(long id, String name, Mould mould, int lock, Stamp stamp);
 }

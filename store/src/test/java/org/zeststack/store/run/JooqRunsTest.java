@@ -8,6 +8,7 @@ import static org.zeststack.store.schema.Tables.COMPONENT;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
@@ -59,8 +60,8 @@ public class JooqRunsTest {
     @Test
     public void aRunNeedsABarVersionThatIsThere() {
         Run run = runs.find(TestRuns.planned(db)).orElseThrow();
-        Runs.Plan missing =
-                new Runs.Plan(run.bar(), 99, "Ghost", run.plannedFor(), 10, run.thermometer(), Allowances.USUAL);
+        Runs.Plan missing = new Runs.Plan(
+                run.bar(), 99, "Ghost", run.plannedFor(), 10, run.thermometer(), Allowances.USUAL, Map.of());
         expectThrows(DataAccessException.class, () -> runs.plan(missing));
     }
 }

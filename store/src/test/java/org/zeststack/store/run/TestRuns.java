@@ -3,6 +3,7 @@ package org.zeststack.store.run;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.jooq.DSLContext;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.cavity.TaperedCavity;
@@ -35,7 +36,7 @@ public final class TestRuns {
                 new Bar(mould, "dark", 1.5, "dark", 2, 1, 3, List.of(new Bar.FillingLayer(1, 1, 0))),
                 stamp);
         bars.keepVersion(bar, 0, "first", stamp);
-        return of(db).plan(
-                        new Runs.Plan(bar, 1, "Test bar", LocalDate.of(2026, 3, 2), 10, thermometer, Allowances.USUAL));
+        return of(db).plan(new Runs.Plan(
+                bar, 1, "Test bar", LocalDate.of(2026, 3, 2), 10, thermometer, Allowances.USUAL, Map.of()));
     }
 }

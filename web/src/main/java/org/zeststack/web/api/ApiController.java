@@ -32,10 +32,31 @@ class ApiController {
     private final Map<String, Calculator> calculators = Calculators.all().stream()
             .collect(Collectors.toMap(c -> "/api/v1" + c.path(), Function.identity(), (a, b) -> a, LinkedHashMap::new));
 
+    private final FormulaApi formulas;
+
+    ApiController(FormulaApi formulas) {
+        this.formulas = formulas;
+    }
+
     @PostMapping({"/sugar/boiling-point", "/sugar/cook", "/cavity/tapered"})
     Map<String, Object> calculate(HttpServletRequest request, @RequestBody JsonNode body) {
         Calculator calculator = calculators.get(request.getServletPath());
         return calculator.compute().apply(ApiInput.read(body, calculator));
+    }
+
+    @PostMapping("/formula/parse")
+    Map<String, Object> parse(@RequestBody JsonNode body) {
+        return formulas.parse(body);
+    }
+
+    @PostMapping("/formula/scale")
+    Map<String, Object> scale(@RequestBody JsonNode body) {
+        return formulas.scale(body);
+    }
+
+    @GetMapping("/ingredients")
+    Map<String, Object> ingredients() {
+        return formulas.ingredients();
     }
 
     @GetMapping("/openapi.json")

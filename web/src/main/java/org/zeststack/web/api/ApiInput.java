@@ -22,17 +22,8 @@ final class ApiInput {
     static ApiInput read(JsonNode body, Calculator calculator) {
         List<ApiField> fields = calculator.fields();
         Faults faults = new Faults();
-        ApiInput input = new ApiInput();
-        if (body == null || !body.isObject()) {
-            faults.add(Fault.of("", "", "The request must be one JSON object."));
-            faults.throwIfAny();
-        }
-        for (String name : body.propertyNames()) {
-            if (fields.stream().noneMatch(f -> f.name().equals(name))) {
-                faults.add(Fault.of(name, body.get(name).toString(), "Unknown field " + name + "."));
-            }
-        }
-        fields.forEach(field -> input.take(field, body.get(field.name()), faults));
+        onlyFields(body, fields.stream().map(ApiField::name).toList(), faults);
+        ApiInput input = numbers(body, fields, faults);
         List<String> together =
                 calculator.notTogether().stream().filter(body::hasNonNull).toList();
         if (together.size() > 1) {
@@ -40,6 +31,26 @@ final class ApiInput {
             together.forEach(name -> faults.add(Fault.of(name, body.get(name).toString(), message)));
         }
         faults.throwIfAny();
+        return input;
+    }
+
+    /** Tells every field that has no meaning; a body that is no object ends the reading at once. */
+    static void onlyFields(JsonNode body, List<String> names, Faults faults) {
+        if (body == null || !body.isObject()) {
+            faults.add(Fault.of("", "", "The request must be one JSON object."));
+            faults.throwIfAny();
+        }
+        for (String name : body.propertyNames()) {
+            if (!names.contains(name)) {
+                faults.add(Fault.of(name, body.get(name).toString(), "Unknown field " + name + "."));
+            }
+        }
+    }
+
+    /** The numbers of an object; faults are noted. */
+    static ApiInput numbers(JsonNode body, List<ApiField> fields, Faults faults) {
+        ApiInput input = new ApiInput();
+        fields.forEach(field -> input.take(field, body.get(field.name()), faults));
         return input;
     }
 

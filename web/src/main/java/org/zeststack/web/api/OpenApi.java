@@ -17,6 +17,9 @@ final class OpenApi {
     static Map<String, Object> describe(Collection<Calculator> calculators) {
         Map<String, Object> paths = new LinkedHashMap<>();
         calculators.forEach(c -> paths.put("/api/v1" + c.path(), Map.of("post", operation(c))));
+        paths.put("/api/v1/formula/parse", Map.of("post", parse()));
+        paths.put("/api/v1/formula/scale", Map.of("post", scale()));
+        paths.put("/api/v1/ingredients", Map.of("get", ingredients()));
         Map<String, Object> document = new LinkedHashMap<>();
         document.put("openapi", "3.1.0");
         document.put(
@@ -36,28 +39,94 @@ final class OpenApi {
     }
 
     private static Map<String, Object> operation(Calculator calculator) {
-        Map<String, Object> properties = new LinkedHashMap<>();
-        List<String> required = new ArrayList<>();
-        for (ApiField field : calculator.fields()) {
+        Map<String, Object> answers = new LinkedHashMap<>();
+        calculator.answers().forEach((name, meaning) -> answers.put(name, answer(name, meaning)));
+        return post(calculator.summary(), request(calculator.fields(), Map.of()), object(answers));
+    }
+
+    /** A request of numbers and of other properties, which must be there. */
+    private static Map<String, Object> request(List<ApiField> numbers, Map<String, Object> others) {
+        Map<String, Object> properties = new LinkedHashMap<>(others);
+        List<String> required = new ArrayList<>(others.keySet());
+        for (ApiField field : numbers) {
             properties.put(field.name(), property(field));
             if (field.absent() == null) {
                 required.add(field.name());
             }
         }
-        Map<String, Object> request = new LinkedHashMap<>();
-        request.put("type", "object");
+        Map<String, Object> request = new LinkedHashMap<>(object(properties));
         request.put("additionalProperties", false);
         request.put("required", required);
-        request.put("properties", properties);
-        Map<String, Object> answers = new LinkedHashMap<>();
-        calculator.answers().forEach((name, meaning) -> answers.put(name, answer(name, meaning)));
+        return request;
+    }
+
+    private static Map<String, Object> object(Map<String, Object> properties) {
+        return Map.of("type", "object", "properties", properties);
+    }
+
+    private static Map<String, Object> list(Map<String, Object> items) {
+        return Map.of("type", "array", "items", items);
+    }
+
+    private static Map<String, Object> lineSchema() {
+        return object(Map.of(
+                "ingredient", Map.of("type", "string", "description", "Slug"),
+                "grams", Map.of("type", "number", "description", "g")));
+    }
+
+    private static Map<String, Object> parse() {
+        Map<String, Object> line = new LinkedHashMap<>();
+        line.put("source", Map.of("type", "string"));
+        line.put("amount", Map.of("type", List.of("number", "null")));
+        line.put("unit", Map.of("type", List.of("string", "null")));
+        line.put("ingredient", Map.of("type", List.of("string", "null"), "description", "Slug"));
+        line.put("grams", Map.of("type", List.of("number", "null"), "description", "g, null where not known"));
+        line.put("guesses", list(Map.of("type", "string")));
+        Map<String, Object> request = new LinkedHashMap<>(object(Map.of(
+                "text", Map.of("type", "string", "description", "Household lines, one per line"),
+                "measures", Map.of("type", "string", "enum", List.of("us", "metric", "imperial")))));
+        request.put("additionalProperties", false);
+        request.put("required", List.of("text"));
+        return post("Household lines to grams, every guess marked", request, object(Map.of("lines", list(line))));
+    }
+
+    private static Map<String, Object> scale() {
+        Map<String, Object> number = Map.of("type", "number");
+        return post(
+                "A formula scaled through its losses",
+                request(FormulaApi.SCALE_NUMBERS, Map.of("lines", list(lineSchema()))),
+                object(Map.of(
+                        "factor", number,
+                        "lines", list(lineSchema()),
+                        "pouredGrams", number,
+                        "cookedGrams", number,
+                        "usableGrams", number)));
+    }
+
+    private static Map<String, Object> ingredients() {
+        Map<String, Object> one = object(Map.of(
+                "slug", Map.of("type", "string"),
+                "name", Map.of("type", "string"),
+                "composition", Map.of("type", "object", "additionalProperties", Map.of("type", "number"))));
+        return Map.of(
+                "summary",
+                "The ingredients of the store room, grams in 100 g",
+                "responses",
+                Map.of(
+                        "200",
+                        response("All of them", JSON, object(Map.of("ingredients", list(one)))),
+                        "401",
+                        Map.of("description", "A token is needed")));
+    }
+
+    private static Map<String, Object> post(String summary, Map<String, Object> request, Map<String, Object> answer) {
         Map<String, Object> operation = new LinkedHashMap<>();
-        operation.put("summary", calculator.summary());
+        operation.put("summary", summary);
         operation.put("requestBody", Map.of("required", true, "content", content(JSON, request)));
         operation.put(
                 "responses",
                 Map.of(
-                        "200", response("The figures", JSON, Map.of("type", "object", "properties", answers)),
+                        "200", response("The figures", JSON, answer),
                         "400", response("Faults, all of them", PROBLEM, reference()),
                         "401", Map.of("description", "A token is needed"),
                         "422", response("No number can be given, with the reason", PROBLEM, reference())));
@@ -70,7 +139,7 @@ final class OpenApi {
         property.put("minimum", field.range().least());
         property.put("maximum", field.range().greatest());
         property.put("description", field.description() + ", " + field.range().unit());
-        if (field.absent() != null) {
+        if (field.absent() != null && !field.absent().isNaN()) {
             property.put("default", field.absent());
         }
         return property;

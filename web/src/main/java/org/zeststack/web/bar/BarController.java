@@ -14,7 +14,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.CrossSection;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.ingredient.Ingredient;
-import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
@@ -25,6 +24,7 @@ import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
+import org.zeststack.web.shelf.Shelf;
 
 /** Bars: the list, the cross-section as the control, the versions. */
 @Page
@@ -33,7 +33,7 @@ class BarController {
     private final Designs<Bar> bars;
     private final Designs<Formula> formulas;
     private final WorkshopStore workshop;
-    private final IngredientTable ingredients;
+    private final Shelf shelf;
     private final BarWorkings workings;
     private final DesignDesk desk;
 
@@ -41,13 +41,13 @@ class BarController {
             Designs<Bar> bars,
             Designs<Formula> formulas,
             WorkshopStore workshop,
-            IngredientTable ingredients,
+            Shelf shelf,
             BarWorkings workings,
             DesignDesk desk) {
         this.bars = bars;
         this.formulas = formulas;
         this.workshop = workshop;
-        this.ingredients = ingredients;
+        this.shelf = shelf;
         this.workings = workings;
         this.desk = desk;
     }
@@ -56,14 +56,14 @@ class BarController {
     String list(Model model) {
         model.addAttribute("bars", bars.list());
         model.addAttribute(
-                "canCreate", !workshop.moulds().isEmpty() && !formulas.newest().isEmpty());
+                "canCreate", !workshop.moulds().isEmpty() && !formulas.current().isEmpty());
         return "bar/list";
     }
 
     @PostMapping("/bars")
     String create(@AuthenticationPrincipal SignedIn me) {
         var mould = workshop.moulds().stream().findFirst().orElseThrow(() -> Trouble.missing("A mould"));
-        var filling = formulas.newest().stream().findFirst().orElseThrow(() -> Trouble.missing("A formula version"));
+        var filling = formulas.current().stream().findFirst().orElseThrow(() -> Trouble.missing("A formula version"));
         String couverture = couvertures().get(0).slug();
         Bar bar = new Bar(
                 mould.id(),
@@ -88,13 +88,13 @@ class BarController {
         model.addAttribute("id", id);
         model.addAttribute("moulds", workshop.moulds());
         model.addAttribute("couvertures", couvertures());
-        model.addAttribute("fillings", formulas.newest());
+        model.addAttribute("fillings", formulas.current());
         model.addAttribute("versions", bars.versions(id));
         return "bar/bar";
     }
 
     private List<Ingredient> couvertures() {
-        return ingredients.all().stream().filter(Ingredient::isCouverture).toList();
+        return shelf.table().all().stream().filter(Ingredient::isCouverture).toList();
     }
 
     /** Puts the computed bar and its drawings into the model, or the faults into the form. */

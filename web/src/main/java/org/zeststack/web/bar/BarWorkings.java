@@ -19,6 +19,7 @@ import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.shelf.Shelf;
 
 /**
  * Looks up what a bar points to and computes it. Formula versions never change, so what one comes to is worked out once
@@ -34,13 +35,14 @@ public class BarWorkings {
 
     private final Designs<Formula> formulas;
     private final WorkshopStore workshop;
-    private final IngredientTable ingredients;
+    private final Shelf shelf;
     private final Map<Key, Finished> finished = new ConcurrentHashMap<>();
+    private volatile IngredientTable finishedWith;
 
-    BarWorkings(Designs<Formula> formulas, WorkshopStore workshop, IngredientTable ingredients) {
+    BarWorkings(Designs<Formula> formulas, WorkshopStore workshop, Shelf shelf) {
         this.formulas = formulas;
         this.workshop = workshop;
-        this.ingredients = ingredients;
+        this.shelf = shelf;
     }
 
     /** A bar with everything it points to. */
@@ -58,12 +60,13 @@ public class BarWorkings {
      * @throws InvalidInput if something it points to is missing or it cannot be drawn
      */
     public Worked work(Bar bar) {
+        IngredientTable ingredients = shelf.table();
         bar.check(ingredients);
         Saved<Mould> mould =
                 workshop.mould(bar.mould()).orElseThrow(() -> fault("mould", bar.mould(), "Choose a mould."));
         List<Finished> fillings = new ArrayList<>();
         for (int i = 0; i < bar.fillings().size(); i++) {
-            fillings.add(finished(bar.fillings().get(i), i));
+            fillings.add(finished(bar.fillings().get(i), i, ingredients));
         }
         Ingredient shell = ingredients.get(bar.shell());
         Ingredient back = ingredients.get(bar.back());
@@ -81,13 +84,20 @@ public class BarWorkings {
                 fillings.stream().map(Finished::version).toList());
     }
 
-    private Finished finished(Bar.FillingLayer layer, int index) {
+    private Finished finished(Bar.FillingLayer layer, int index, IngredientTable table) {
+        if (finishedWith != table) {
+            // An ingredient was changed: every density may be another.
+            finished.clear();
+            finishedWith = table;
+        }
         return finished.computeIfAbsent(new Key(layer.formula(), layer.version()), key -> {
             Designs.Version<Formula> version = formulas.version(key.formula, key.version)
                     .orElseThrow(() -> fault(
                             "filling." + index + ".formula", key.formula, "Choose a formula that has a version."));
+            IngredientTable needs = shelf.needs(key.formula, version.name(), version.content(), table)
+                    .table();
             // Density is taken at the sea-level stop: the same water is left wherever it is cooked.
-            double density = FormulaBalance.of(version.content(), ingredients, Atmosphere.SEA_LEVEL_KPA)
+            double density = FormulaBalance.of(version.content(), needs, Atmosphere.SEA_LEVEL_KPA)
                     .densityGramsPerMl();
             return new Finished(version, density);
         });

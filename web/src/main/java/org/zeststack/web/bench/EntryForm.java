@@ -25,6 +25,7 @@ final class EntryForm {
                     case NOTE ->
                         form.build(() -> new EntryBody.Note(form.text("text").strip()));
                     case ROOM -> room(form);
+                    case ACTUAL -> actual(form, sheet);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
         Faults faults = new Faults();
@@ -60,6 +61,19 @@ final class EntryForm {
             form.number("roomCelsius", Room.CELSIUS);
         }
         return form.build(() -> new EntryBody.RoomReading(celsius.orElseThrow()));
+    }
+
+    private static Optional<EntryBody> actual(FormInput form, RunSheet sheet) {
+        String component = form.text("component");
+        String ingredient = form.text("ingredient");
+        boolean known = sheet.formula(component)
+                .filter(f -> f.lines().stream().anyMatch(l -> l.ingredient().equals(ingredient)))
+                .isPresent();
+        if (!known) {
+            form.add(Fault.of("actualGrams", ingredient, "This run has no such line."));
+        }
+        double grams = form.number("actualGrams", EntryBody.GRAMS);
+        return form.build(() -> new EntryBody.Actual(component, ingredient, grams));
     }
 
     private static Optional<EntryBody> tally(FormInput form) {

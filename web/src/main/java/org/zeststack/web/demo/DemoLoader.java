@@ -26,6 +26,7 @@ class DemoLoader implements ApplicationRunner {
     private final Tokens tokens;
     private final PasswordEncoder passwords;
     private final DemoDesigns designs;
+    private final DemoStoreRoom storeRoom;
     private final DemoRuns runs;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -37,6 +38,7 @@ class DemoLoader implements ApplicationRunner {
             Tokens tokens,
             PasswordEncoder passwords,
             DemoDesigns designs,
+            DemoStoreRoom storeRoom,
             DemoRuns runs,
             TransactionTemplate transaction,
             Clock clock) {
@@ -46,6 +48,7 @@ class DemoLoader implements ApplicationRunner {
         this.tokens = tokens;
         this.passwords = passwords;
         this.designs = designs;
+        this.storeRoom = storeRoom;
         this.runs = runs;
         this.transaction = transaction;
         this.clock = clock;
@@ -62,7 +65,10 @@ class DemoLoader implements ApplicationRunner {
             DemoPeople.ALL.forEach(
                     p -> people.add(p.login(), p.name(), passwords.encode(p.password()), p.role(), monthAgo));
             tokens.add("Demo programs", TokenText.hash(DemoPeople.TOKEN), true, "Runa", monthAgo);
-            runs.load(designs.load(new Stamp("Runa", monthAgo)), now);
+            Stamp stamp = new Stamp("Runa", monthAgo);
+            DemoDesigns.Made made = designs.load(stamp);
+            storeRoom.load(stamp);
+            runs.load(made, now);
         });
     }
 }

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
@@ -54,7 +55,7 @@ class DemoRuns {
     private static Runs.Plan plan(Made made, long bar, int pieces, Instant day) {
         LocalDate date = day.atZone(ZoneId.systemDefault()).toLocalDate();
         String name = bar == made.lantern() ? "Lantern" : "Quay";
-        return new Runs.Plan(bar, 1, name, date, pieces, made.thermometer(), Allowances.USUAL);
+        return new Runs.Plan(bar, 1, name, date, pieces, made.thermometer(), Allowances.USUAL, Map.of());
     }
 
     private final class Hand {

@@ -1,7 +1,6 @@
 package org.zeststack.web.formula;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,37 +12,48 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
-import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLine;
-import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.formula.School;
+import org.zeststack.core.household.Measures;
 import org.zeststack.core.quantity.Fault;
-import org.zeststack.core.quantity.InvalidInput;
-import org.zeststack.core.quantity.Refusal;
-import org.zeststack.core.workshop.Place;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
-import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
-/** Formulas: the list, one formula's lines and method, what they come to, its versions. */
+/** Formulas: the list, and one formula's page on which everything follows what is typed. */
 @Page
 class FormulaController {
 
-    private static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, List.of());
+    static final String NEW_NAME = "New formula";
+
+    static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, List.of());
 
     private final Designs<Formula> formulas;
-    private final WorkshopStore workshop;
-    private final IngredientTable ingredients;
+    private final FormulaWorkings workings;
+    private final FormulaFields fields;
+    private final FormulaActs acts;
+    private final ScaleForm scaling;
+    private final RunsMade runsMade;
     private final DesignDesk desk;
 
-    FormulaController(Designs<Formula> formulas, WorkshopStore workshop, IngredientTable ingredients, DesignDesk desk) {
+    FormulaController(
+            Designs<Formula> formulas,
+            FormulaWorkings workings,
+            LineFields lines,
+            FormulaActs acts,
+            ScaleForm scaling,
+            RunsMade runsMade,
+            DesignDesk desk) {
         this.formulas = formulas;
-        this.workshop = workshop;
-        this.ingredients = ingredients;
+        this.workings = workings;
+        this.fields = new FormulaFields(lines);
+        this.acts = acts;
+        this.scaling = scaling;
+        this.runsMade = runsMade;
         this.desk = desk;
     }
 
@@ -55,51 +65,64 @@ class FormulaController {
 
     @PostMapping("/formulas")
     String create(@AuthenticationPrincipal SignedIn me) {
-        return "redirect:/formulas/" + formulas.create("New formula", BLANK, desk.stamp(me));
+        return "redirect:/formulas/" + formulas.create(NEW_NAME, BLANK, desk.stamp(me));
     }
 
     @GetMapping("/formulas/{id}")
     String page(@PathVariable long id, Model model) {
-        Saved<Formula> draft = draft(id);
-        return page(id, FormInput.of(FormulaFields.of(draft)), Optional.of(draft.content()), model);
+        return page(id, FormInput.of(fields.of(draft(id))), model);
     }
 
-    private String page(long id, FormInput form, Optional<Formula> formula, Model model) {
-        compute(form, formula, model);
+    /** The whole page for what stands in a form; an unfinished form is drawn without complaint until it is saved. */
+    private String page(long id, FormInput form, Model model) {
+        workings.compute(id, form, fields, model);
         model.addAttribute("id", id);
         model.addAttribute("lineRows", FormulaFields.rows(form, "line"));
         model.addAttribute("stepRows", FormulaFields.rows(form, "step"));
-        model.addAttribute("ingredients", ingredients.all());
         model.addAttribute("families", Family.values());
         model.addAttribute("roles", FormulaLine.Role.values());
+        model.addAttribute("measures", Measures.values());
+        model.addAttribute("scaleBys", ScaleForm.By.values());
+        model.addAttribute("scaleBars", scaling.barsWith(id));
+        model.addAttribute("vessels", scaling.vessels());
+        model.addAttribute("schools", schools(form));
         model.addAttribute("versions", formulas.versions(id));
+        model.addAttribute("current", formulas.currentNumber(id));
+        model.addAttribute("offers", runsMade.offers(id, form));
         return "formula/formula";
     }
 
-    /** Puts what a formula comes to, or why it comes to nothing, into the model. */
-    private void compute(FormInput form, Optional<Formula> formula, Model model) {
-        Place place = workshop.place().orElseThrow().content();
-        model.addAttribute("place", place);
+    /** The page of a formula with fields that are not saved yet, as they came from elsewhere. */
+    String unsaved(long id, Map<String, String> typed, Model model) {
+        return page(id, FormInput.of(typed), model);
+    }
+
+    private static List<School> schools(FormInput form) {
         try {
-            model.addAttribute("formula", formula.orElse(null));
-            model.addAttribute(
-                    "balance",
-                    formula.filter(f -> !f.lines().isEmpty())
-                            .map(f -> FormulaBalance.of(f, ingredients, place.pressureKpa()))
-                            .orElse(null));
-        } catch (InvalidInput input) {
-            form.addAll(input.faults());
-        } catch (Refusal refusal) {
-            form.add(Fault.of("stopCelsius", form.text("stopCelsius"), refusal.getMessage()));
+            return School.of(Family.valueOf(form.text("family")));
+        } catch (IllegalArgumentException e) {
+            return List.of();
         }
-        model.addAttribute("form", form);
     }
 
     @PostMapping("/formulas/{id}/compute")
     String compute(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
         FormInput form = FormInput.of(typed);
-        compute(form, FormulaFields.read(form, ingredients), model);
+        workings.compute(id, form, fields, model);
+        model.addAttribute("id", id);
+        model.addAttribute("lineRows", FormulaFields.rows(form, "line"));
+        model.addAttribute("stepRows", FormulaFields.rows(form, "step"));
         return "formula/computed";
+    }
+
+    /** Does what one of the page's buttons says and draws the page again; nothing is saved. */
+    @PostMapping("/formulas/{id}/act")
+    String act(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+        draft(id);
+        FormInput form = FormInput.of(typed);
+        acts.act(form.text("act"), form, fields);
+        form.typed().remove("act");
+        return page(id, form, model);
     }
 
     @PostMapping("/formulas/{id}")
@@ -110,29 +133,27 @@ class FormulaController {
             Model model,
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
-        Optional<Formula> formula = FormulaFields.read(form, ingredients);
-        compute(form, formula, model);
-        return desk.save(formulas, id, form, formula, FormulaFields::of, me, response)
-                ? "redirect:/formulas/" + id
-                : page(id, form, form.faulty() ? Optional.empty() : formula, model);
+        FormInput strict = FormInput.of(typed);
+        Optional<Formula> formula = workings.checked(id, strict, fields);
+        if (strict.text("keep").equals("yes") && formula.isPresent()) {
+            unconfirmed(formula.get(), strict);
+        }
+        if (desk.save(formulas, id, strict, formula, fields::of, me, response)) {
+            return "redirect:/formulas/" + id;
+        }
+        return page(id, strict.faulty() || !strict.clashedWith().isEmpty() ? strict : form, model);
     }
 
-    @GetMapping("/formulas/{id}/versions/{number}")
-    String version(@PathVariable long id, @PathVariable int number, Model model) {
-        var version = formulas.version(id, number).orElseThrow(() -> Trouble.missing("This version"));
-        Place place = workshop.place().orElseThrow().content();
-        model.addAttribute("version", version);
-        model.addAttribute("form", FormInput.of(Map.of()));
-        model.addAttribute("names", names(version.content()));
-        model.addAttribute("balance", FormulaBalance.of(version.content(), ingredients, place.pressureKpa()));
-        model.addAttribute("place", place);
-        return "formula/version";
-    }
-
-    private List<String> names(Formula formula) {
-        List<String> names = new ArrayList<>();
-        formula.lines().forEach(l -> names.add(ingredients.get(l.ingredient()).name()));
-        return names;
+    /** A version is what others rely on: it is not kept while a guess in it is unconfirmed. */
+    private static void unconfirmed(Formula formula, FormInput form) {
+        long open = formula.lines().stream().filter(l -> !l.guesses().isEmpty()).count();
+        if (open > 0) {
+            form.add(Fault.of(
+                    "why",
+                    form.text("why"),
+                    "%d %s still a guess in it: confirm or correct what is marked, then keep the version."
+                            .formatted(open, open == 1 ? "line has" : "lines have")));
+        }
     }
 
     private Saved<Formula> draft(long id) {

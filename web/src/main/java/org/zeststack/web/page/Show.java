@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.weighing.FillWindow;
 
@@ -29,6 +30,35 @@ public final class Show {
     /** Grams of one cavity, always to 0.1 g. */
     public String pieceGrams(double grams) {
         return Numbers.fixed(grams, 1) + THIN + "g";
+    }
+
+    /** Grams of a line: 0.01 g below 10 g, 0.1 g below 1 kg, 1 g above; no zeros that say nothing. */
+    public String precise(double grams) {
+        int decimals = Math.abs(grams) < FINE_GRAMS / 10 ? 2 : Math.abs(grams) < 10 * FINE_GRAMS ? 1 : 0;
+        double ten = Math.pow(10, decimals);
+        return Numbers.plain(Math.round(grams * ten) / ten) + THIN + "g";
+    }
+
+    /** Minutes as people say them: seconds below one, hours from two, days from two. */
+    public String minutes(double minutes) {
+        if (minutes < 1) {
+            return Numbers.fixed(60 * minutes, 0) + THIN + "s";
+        }
+        if (minutes >= 2 * 24 * 60) {
+            return Numbers.plain(Math.round(minutes / 144) / 10.0) + THIN + "days";
+        }
+        return minutes >= 120
+                ? Numbers.plain(Math.round(minutes / 6) / 10.0) + THIN + "h"
+                : Numbers.plain(Math.round(minutes * 10) / 10.0) + THIN + "min";
+    }
+
+    /** Name of a part of a composition. */
+    public String partName(Part part) {
+        return switch (part) {
+            case SYRUP_SOLIDS -> "glucose-syrup solids";
+            case NONFAT_COCOA -> "dry non-fat cocoa";
+            default -> part.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        };
     }
 
     public String grams(Double grams) {

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,6 +29,7 @@ import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
+import org.zeststack.web.security.SignedIn;
 
 /** Plans runs, shows and prints their sheets, starts and closes them. */
 @Page
@@ -38,6 +40,7 @@ class RunController {
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
     private final Bench bench;
+    private final LotsOfRun lotsOfRun;
     private final TransactionTemplate transaction;
     private final Clock clock;
 
@@ -47,6 +50,7 @@ class RunController {
             Designs<Bar> bars,
             WorkshopStore workshop,
             Bench bench,
+            LotsOfRun lotsOfRun,
             TransactionTemplate transaction,
             Clock clock) {
         this.runs = runs;
@@ -54,6 +58,7 @@ class RunController {
         this.bars = bars;
         this.workshop = workshop;
         this.bench = bench;
+        this.lotsOfRun = lotsOfRun;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -73,7 +78,7 @@ class RunController {
     private String list(Model model, FormInput form) {
         model.addAttribute("form", form);
         model.addAttribute("runs", runs.brief(List.of(Run.Status.values())));
-        model.addAttribute("bars", bars.newest());
+        model.addAttribute("bars", bars.current());
         model.addAttribute("thermometers", workshop.thermometers());
         return "run/list";
     }
@@ -86,7 +91,7 @@ class RunController {
         double scrape = form.percent("scrapeFraction", Allowances.SCRAPE);
         double bowl = form.number("bowlGrams", Allowances.BOWL);
         Optional<LocalDate> day = day(form);
-        Optional<Designs.Version<Bar>> bar = bars.newest().stream()
+        Optional<Designs.Version<Bar>> bar = bars.current().stream()
                 .filter(b -> String.valueOf(b.design()).equals(form.text("bar")))
                 .findFirst();
         var thermometer = workshop.thermometers().stream()
@@ -111,7 +116,8 @@ class RunController {
                 day.orElseThrow(),
                 pieces,
                 thermometer.orElseThrow().id(),
-                allowances.orElseThrow()));
+                allowances.orElseThrow(),
+                Map.of()));
         return "redirect:/runs/" + id;
     }
 
@@ -131,7 +137,16 @@ class RunController {
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("across", SectionDrawing.of(sheet.section()));
+        model.addAttribute("lotChoices", lotsOfRun.choices(run, sheet));
         return "run/sheet";
+    }
+
+    /** Takes these lots for a run that has not begun; the sheet follows them. */
+    @PostMapping("/runs/{id}/lots")
+    String lots(@PathVariable long id, @RequestParam Map<String, String> typed) {
+        Run run = find(id);
+        runs.chooseLots(id, lotsOfRun.chosen(run, sheets.of(run), typed));
+        return "redirect:/runs/" + id;
     }
 
     @PostMapping("/runs/{id}/start")
@@ -142,12 +157,13 @@ class RunController {
     }
 
     @PostMapping("/runs/{id}/close")
-    String close(@PathVariable long id) {
+    String close(@PathVariable long id, @AuthenticationPrincipal SignedIn me) {
         transaction.executeWithoutResult(tx -> {
             if (runs.close(id, clock.instant())) {
                 bench.seriesOf(id).stream()
                         .filter(s -> s.endedAt() == null)
                         .forEach(s -> bench.endSeries(s.id(), clock.instant()));
+                lotsOfRun.use(find(id), me);
                 bench.touch(id);
             }
         });

@@ -1,5 +1,8 @@
 package org.zeststack.web.run;
 
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.formula.NamedFormula;
@@ -12,6 +15,7 @@ import org.zeststack.store.run.Run;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.page.Trouble;
+import org.zeststack.web.shelf.Shelf;
 
 /** The sheet of a run: the frozen one, or while it is only planned the one it would start with now. */
 @Component
@@ -20,13 +24,13 @@ public class RunSheets {
     private final Designs<Bar> bars;
     private final BarWorkings workings;
     private final WorkshopStore workshop;
-    private final IngredientTable ingredients;
+    private final Shelf shelf;
 
-    RunSheets(Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, IngredientTable ingredients) {
+    RunSheets(Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, Shelf shelf) {
         this.bars = bars;
         this.workings = workings;
         this.workshop = workshop;
-        this.ingredients = ingredients;
+        this.shelf = shelf;
     }
 
     public RunSheet of(Run run) {
@@ -39,14 +43,23 @@ public class RunSheets {
         BarWorkings.Worked worked = workings.work(bar.content());
         var thermometer =
                 workshop.thermometer(run.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"));
+        IngredientTable table = shelf.withLots(run.lots());
+        Map<String, NamedFormula> parts = new LinkedHashMap<>();
+        for (var filling : worked.fillings()) {
+            var needs = shelf.needs(filling.design(), filling.name(), filling.content(), table);
+            needs.used().forEach(part -> parts.put(part.link().text(), part));
+            table = needs.table();
+        }
+        // Lots of made-ahead parts win over what their formula would give, and need not be made.
+        table = table.with(shelf.taken(run.lots()));
+        parts.keySet().removeAll(run.lots().keySet());
         RunOrder order = new RunOrder(
                 bar.name(),
                 bar.number(),
                 worked.stack(),
                 worked.parts(),
-                worked.fillings().stream()
-                        .map(f -> new NamedFormula(f.design(), f.name(), f.number(), f.content()))
-                        .toList(),
+                worked.fillings().stream().map(Shelf::named).toList(),
+                List.copyOf(parts.values()),
                 worked.shell(),
                 worked.back(),
                 worked.mould().name(),
@@ -56,6 +69,6 @@ public class RunSheets {
                 thermometer.content(),
                 run.pieces(),
                 run.allowances());
-        return RunPlanner.plan(order, ingredients);
+        return RunPlanner.plan(order, table);
     }
 }

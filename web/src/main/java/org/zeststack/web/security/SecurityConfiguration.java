@@ -68,9 +68,20 @@ class SecurityConfiguration {
                         .permitAll()
                         .requestMatchers("/workshop/people/**", "/workshop/tokens/**")
                         .hasRole("OWNER")
-                        .requestMatchers(HttpMethod.POST, "/bench/**", "/runs/*/start", "/runs/*/close")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/bench/**",
+                                "/runs/*/start",
+                                "/runs/*/close",
+                                "/runs/*/lots",
+                                "/store-room/lots/*/moves")
                         .hasAnyRole("OWNER", "BENCH")
-                        .requestMatchers(HttpMethod.POST, "/bars/*/compute", "/formulas/*/compute", "/sign-out")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/bars/*/compute",
+                                "/formulas/*/compute",
+                                "/formulas/*/act",
+                                "/sign-out")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/**")
                         .authenticated()

@@ -7,7 +7,6 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
-import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.store.StoreConfiguration;
 
 /** The web application. */
@@ -30,10 +29,5 @@ public class Application {
                 new FilterRegistrationBean<>(new ResourceUrlEncodingFilter());
         filter.setEnabled(false);
         return filter;
-    }
-
-    @Bean
-    IngredientTable ingredients() {
-        return IngredientTable.shipped();
     }
 }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
@@ -42,6 +43,7 @@ class WorkshopController {
         model.addAttribute("workshop", place());
         model.addAttribute("thermometers", workshop.thermometers());
         model.addAttribute("moulds", workshop.moulds());
+        model.addAttribute("vessels", workshop.vessels());
         return "workshop/workshop";
     }
 
@@ -137,6 +139,36 @@ class WorkshopController {
             }
         };
         return save(form, "mould", model, response, write, () -> mould(id), WorkshopFields::ofMould);
+    }
+
+    @GetMapping("/workshop/vessels/{id}")
+    String vesselPage(@PathVariable String id, Model model) {
+        Map<String, String> fields = id.equals("new") ? Map.of("kind", "POT") : WorkshopFields.ofVessel(vessel(id));
+        return edit(model, "vessel", FormInput.of(fields));
+    }
+
+    private Saved<Vessel> vessel(String id) {
+        return workshop.vessel(number(id)).orElseThrow(() -> Trouble.missing("This vessel"));
+    }
+
+    @PostMapping("/workshop/vessels/{id}")
+    String saveVessel(
+            @PathVariable String id,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            HttpServletResponse response) {
+        FormInput form = FormInput.of(typed);
+        String name = form.required("name", 80);
+        var vessel = WorkshopFields.vessel(form);
+        Runnable write = () -> {
+            if (id.equals("new")) {
+                workshop.addVessel(name, vessel.orElseThrow(), stamp(me));
+            } else {
+                workshop.saveVessel(number(id), name, vessel.orElseThrow(), form.lock(), stamp(me));
+            }
+        };
+        return save(form, "vessel", model, response, write, () -> vessel(id), WorkshopFields::ofVessel);
     }
 
     private static String edit(Model model, String what, FormInput form) {

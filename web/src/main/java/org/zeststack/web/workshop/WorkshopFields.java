@@ -9,6 +9,7 @@ import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.web.form.FormInput;
 
@@ -81,5 +82,24 @@ final class WorkshopFields {
         int owned = form.whole("owned", Mould.OWNED);
         return form.build(() -> new Mould(
                 new TaperedCavity(openingLength, openingWidth, floorLength, floorWidth, depth), cavities, owned));
+    }
+
+    static Map<String, String> ofVessel(Saved<Vessel> saved) {
+        Map<String, String> fields = start(saved);
+        Vessel vessel = saved.content();
+        fields.put("kind", vessel.kind().name());
+        fields.put("litres", vessel.litres() == 0 ? "" : shown(vessel.litres()));
+        fields.put("lengthMm", vessel.lengthMm() == 0 ? "" : shown(vessel.lengthMm()));
+        fields.put("widthMm", vessel.widthMm() == 0 ? "" : shown(vessel.widthMm()));
+        return fields;
+    }
+
+    static Optional<Vessel> vessel(FormInput form) {
+        Vessel.Kind kind = form.choice("kind", Vessel.Kind.class);
+        boolean holds = kind != null && kind.holdsLitres();
+        double litres = holds ? form.number("litres", Vessel.LITRES) : 0;
+        double length = holds || kind == null ? 0 : form.number("lengthMm", Vessel.SIDE_MM);
+        double width = holds || kind == null ? 0 : form.number("widthMm", Vessel.SIDE_MM);
+        return form.build(() -> new Vessel(kind, litres, length, width));
     }
 }

@@ -1,0 +1,136 @@
+package org.zeststack.store.ingredient;
+
+import static org.zeststack.store.schema.Tables.LOT;
+import static org.zeststack.store.schema.Tables.LOT_MOVEMENT;
+
+import java.time.ZoneOffset;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
+import org.springframework.stereotype.Repository;
+import org.zeststack.core.ingredient.Lot;
+import org.zeststack.store.StaleEdit;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.json.StoredJson;
+
+@Repository
+class JooqLots implements Lots {
+
+    private static final Comparator<Kept> SOONEST = Comparator.comparing(
+                    (Kept k) -> k.lot().bestBefore(), Comparator.nullsLast(Comparator.naturalOrder()))
+            .thenComparing(Kept::id);
+
+    private final DSLContext db;
+
+    JooqLots(DSLContext db) {
+        this.db = db;
+    }
+
+    @Override
+    public List<Kept> all() {
+        return select(DSL.noCondition());
+    }
+
+    @Override
+    public Optional<Kept> find(long id) {
+        return select(LOT.ID.eq(id)).stream().findFirst();
+    }
+
+    private List<Kept> select(Condition which) {
+        var left = DSL.coalesce(DSL.sum(LOT_MOVEMENT.GRAMS), DSL.inline(0));
+        return db
+                .select(LOT.ID, LOT.INGREDIENT, LOT.CONTENT, left, LOT.LOCK_VERSION, LOT.CHANGED_BY, LOT.CHANGED_AT)
+                .from(LOT)
+                .leftJoin(LOT_MOVEMENT)
+                .on(LOT_MOVEMENT.LOT.eq(LOT.ID))
+                .where(which)
+                .groupBy(LOT.ID)
+                .fetch(r -> new Kept(
+                        r.value1(),
+                        r.value2(),
+                        StoredJson.read(r.value3(), Lot.class),
+                        r.value4().doubleValue(),
+                        r.value5(),
+                        new Stamp(r.value6(), r.value7().toInstant())))
+                .stream()
+                .sorted(SOONEST)
+                .toList();
+    }
+
+    @Override
+    public long add(String ingredient, Lot lot, Move how, double grams, UUID key, Stamp stamp) {
+        return db.transactionResult(tx -> {
+            long id = tx.dsl()
+                    .insertInto(LOT)
+                    .set(LOT.INGREDIENT, ingredient)
+                    .set(LOT.CONTENT, StoredJson.write(lot))
+                    .set(LOT.CHANGED_BY, stamp.by())
+                    .set(LOT.CHANGED_AT, stamp.at().atOffset(ZoneOffset.UTC))
+                    .returningResult(LOT.ID)
+                    .fetchSingle()
+                    .value1();
+            move(tx.dsl(), id, key, how, grams, null, "", stamp);
+            return id;
+        });
+    }
+
+    @Override
+    public void save(long id, Lot lot, int lock, Stamp stamp) {
+        int changed = db.update(LOT)
+                .set(LOT.CONTENT, StoredJson.write(lot))
+                .set(LOT.LOCK_VERSION, lock + 1)
+                .set(LOT.CHANGED_BY, stamp.by())
+                .set(LOT.CHANGED_AT, stamp.at().atOffset(ZoneOffset.UTC))
+                .where(LOT.ID.eq(id))
+                .and(LOT.LOCK_VERSION.eq(lock))
+                .execute();
+        if (changed != 1) {
+            throw new StaleEdit("Lot " + lot.code());
+        }
+    }
+
+    @Override
+    public boolean move(long lot, UUID key, Move move, double grams, Long run, String why, Stamp stamp) {
+        return move(db, lot, key, move, grams, run, why, stamp);
+    }
+
+    private static boolean move(
+            DSLContext dsl, long lot, UUID key, Move move, double grams, Long run, String why, Stamp stamp) {
+        return dsl.insertInto(LOT_MOVEMENT)
+                        .set(LOT_MOVEMENT.LOT, lot)
+                        .set(LOT_MOVEMENT.KEY, key)
+                        .set(LOT_MOVEMENT.KIND, move.name())
+                        .set(LOT_MOVEMENT.GRAMS, grams)
+                        .set(LOT_MOVEMENT.RUN, run)
+                        .set(LOT_MOVEMENT.WHY, why)
+                        .set(LOT_MOVEMENT.MOVED_BY, stamp.by())
+                        .set(LOT_MOVEMENT.MOVED_AT, stamp.at().atOffset(ZoneOffset.UTC))
+                        .onConflictDoNothing()
+                        .execute()
+                == 1;
+    }
+
+    @Override
+    public List<Movement> movements(long lot) {
+        return db.select(
+                        LOT_MOVEMENT.KIND,
+                        LOT_MOVEMENT.GRAMS,
+                        LOT_MOVEMENT.RUN,
+                        LOT_MOVEMENT.WHY,
+                        LOT_MOVEMENT.MOVED_BY,
+                        LOT_MOVEMENT.MOVED_AT)
+                .from(LOT_MOVEMENT)
+                .where(LOT_MOVEMENT.LOT.eq(lot))
+                .orderBy(LOT_MOVEMENT.ID)
+                .fetch(r -> new Movement(
+                        Move.valueOf(r.value1()),
+                        r.value2(),
+                        r.value3(),
+                        r.value4(),
+                        new Stamp(r.value5(), r.value6().toInstant())));
+    }
+}

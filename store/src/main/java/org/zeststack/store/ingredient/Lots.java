@@ -1,0 +1,79 @@
+package org.zeststack.store.ingredient;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.zeststack.core.ingredient.Lot;
+import org.zeststack.store.Stamp;
+
+/** Keeps lots. What is left of one is the sum of its movements, which are only ever added to. */
+public interface Lots {
+
+    /** Why grams came or went. */
+    enum Move {
+        RECEIVED("received"),
+        MADE("made here"),
+        USED("used"),
+        COUNTED("counted again"),
+        WASTED("thrown away");
+
+        private final String words;
+
+        Move(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * A lot as it stands.
+     *
+     * @param ingredient slug, or the link of a formula's version
+     * @param gramsLeft sum of its movements
+     */
+    record Kept(long id, String ingredient, Lot lot, double gramsLeft, int lock, Stamp stamp) {}
+
+    /** One movement; {@code run} is null where none was meant. */
+    record Movement(Move move, double grams, Long run, String why, Stamp stamp) {}
+
+    /** All lots, those with the earliest best-before first. */
+    List<Kept> all();
+
+    Optional<Kept> find(long id);
+
+    /** Adds a lot with its first movement. */
+    long add(String ingredient, Lot lot, Move how, double grams, UUID key, Stamp stamp);
+
+    /** Changes what is known of a lot; throws {@link org.zeststack.store.StaleEdit}. */
+    void save(long id, Lot lot, int lock, Stamp stamp);
+
+    /** Adds a movement; the same key counts once. Returns whether it was new. */
+    boolean move(long lot, UUID key, Move move, double grams, Long run, String why, Stamp stamp);
+
+    List<Movement> movements(long lot);
+
+    /** Grams left by slug or link, all lots together. */
+    default Map<String, Double> gramsByIngredient() {
+        return all().stream()
+                .filter(k -> k.gramsLeft() > 0)
+                .collect(java.util.stream.Collectors.toMap(Kept::ingredient, Kept::gramsLeft, Double::sum));
+    }
+
+    /** Price per kg by slug or link, of the lot received last. */
+    default Map<String, Double> pricePerKg() {
+        Map<String, Kept> newest = new java.util.HashMap<>();
+        all().stream()
+                .filter(k -> k.lot().pricePerKg() != null)
+                .forEach(k -> newest.merge(
+                        k.ingredient(),
+                        k,
+                        (a, b) -> a.lot().received().isAfter(b.lot().received()) ? a : b));
+        Map<String, Double> prices = new java.util.HashMap<>();
+        newest.forEach((ingredient, kept) -> prices.put(ingredient, kept.lot().pricePerKg()));
+        return prices;
+    }
+}

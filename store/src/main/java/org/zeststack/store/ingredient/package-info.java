@@ -1,0 +1,2 @@
+/** The store room: ingredients, lots and their movements. */
+package org.zeststack.store.ingredient;

@@ -1,0 +1,2 @@
+/** Photographs, written once. */
+package org.zeststack.store.photo;

@@ -1,0 +1,86 @@
+package org.zeststack.web.exchange;
+
+import java.util.List;
+import java.util.Map;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.ingredient.Ingredient;
+
+/**
+ * A formula as it travels: with the ingredients and the formulas that its lines point to, so that it can be read where they
+ * are not known. The published schema stands at {@code /assets/schema/formula-1.json}. Photographs do not travel.
+ *
+ * @param format always {@link #FORMAT}
+ * @param formatVersion 1
+ * @param ingredients every ingredient used, with its composition
+ * @param formulas formulas used, those that must be made first standing first
+ */
+record FormulaDocument(
+        String format, int formatVersion, Body formula, List<IngredientBody> ingredients, List<Used> formulas) {
+
+    static final String FORMAT = "zest-stack-formula";
+    static final int VERSION = 1;
+
+    /** A formula that another one uses, under the link that the lines name it by. */
+    record Used(String link, Body formula) {}
+
+    /** What a formula says. */
+    record Body(
+            String name,
+            String why,
+            Family family,
+            Double stopCelsius,
+            double handlingLossFraction,
+            boolean byEye,
+            Double moistureLeast,
+            Double moistureGreatest,
+            double bakedLossFraction,
+            double overrunFraction,
+            Map<String, String> choices,
+            List<Line> lines,
+            List<Step> method) {}
+
+    /** One line. */
+    record Line(
+            String ingredient,
+            double grams,
+            FormulaLine.Role role,
+            Double pieces,
+            boolean toEffect,
+            Integer step,
+            String written,
+            List<String> guesses) {}
+
+    /** One step. */
+    record Step(
+            String action,
+            String cue,
+            String caution,
+            String tool,
+            String setting,
+            boolean handsOff,
+            Double restLeastMinutes,
+            Double restGreatestMinutes,
+            String right,
+            String wrong) {}
+
+    /** An ingredient used. */
+    record IngredientBody(
+            String slug,
+            String name,
+            Map<Part, Double> gramsIn100,
+            double dextroseEquivalent,
+            double saturates,
+            double liquidFat,
+            String couverture,
+            double densityGramsPerMl,
+            double dryActivity,
+            Map<String, Ingredient.Measure> household,
+            List<String> also,
+            List<String> allergens,
+            Ingredient.Basis basis,
+            Map<Part, Double> plusMinus,
+            String caution,
+            String note) {}
+}

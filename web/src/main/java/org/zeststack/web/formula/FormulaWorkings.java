@@ -1,0 +1,200 @@
+package org.zeststack.web.formula;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import org.zeststack.core.formula.Adjustment;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaCalls;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.Makeup;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.method.Ending;
+import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.workshop.Place;
+import org.zeststack.store.ingredient.Lots;
+import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.shelf.Shelf;
+
+/** Works out everything that a formula's page shows beside what is typed. */
+@Component
+class FormulaWorkings {
+
+    private final Shelf shelf;
+    private final Lots lots;
+    private final WorkshopStore workshop;
+    private final ScaleForm scaling;
+
+    FormulaWorkings(Shelf shelf, Lots lots, WorkshopStore workshop, ScaleForm scaling) {
+        this.shelf = shelf;
+        this.lots = lots;
+        this.workshop = workshop;
+        this.scaling = scaling;
+    }
+
+    /**
+     * A formula with everything that it comes to.
+     *
+     * @param names by slug or link
+     */
+    record Worked(
+            Formula formula,
+            IngredientTable table,
+            FormulaBalance balance,
+            Makeup makeup,
+            List<org.zeststack.core.explain.Call> calls,
+            Map<String, String> names) {}
+
+    /** Works a formula out at this workshop's place. */
+    Worked work(long id, String name, Formula formula) {
+        IngredientTable table = shelf.needs(id, name, formula).table();
+        FormulaBalance balance = FormulaBalance.of(formula, table, place().pressureKpa());
+        Makeup makeup = Makeup.of(formula, balance, table, lots.pricePerKg());
+        Map<String, String> names = new LinkedHashMap<>();
+        formula.lines()
+                .forEach(
+                        l -> names.put(l.ingredient(), table.get(l.ingredient()).name()));
+        return new Worked(formula, table, balance, makeup, FormulaCalls.of(formula, balance, makeup), names);
+    }
+
+    Place place() {
+        return workshop.place().orElseThrow().content();
+    }
+
+    /** The formula in a form, or its faults in the form. */
+    Optional<Formula> checked(long id, FormInput form, FormulaFields fields) {
+        Optional<FormulaFields.Read> read = fields.read(form);
+        return read.flatMap(r -> worked(id, form, r)).map(Worked::formula);
+    }
+
+    private Optional<Worked> worked(long id, FormInput form, FormulaFields.Read read) {
+        try {
+            IngredientTable table =
+                    shelf.needs(id, form.text("name"), read.formula()).table();
+            if (!FormulaFields.checked(form, read, table)) {
+                return Optional.empty();
+            }
+            return Optional.of(work(id, form.text("name"), read.formula()));
+        } catch (InvalidInput input) {
+            input.faults().forEach(f -> form.add(FormulaFields.atRow(f, read.rows())));
+        } catch (Refusal refusal) {
+            form.add(Fault.of("stopCelsius", form.text("stopCelsius"), refusal.getMessage()));
+        }
+        return Optional.empty();
+    }
+
+    /**
+     * What stands beside one line.
+     *
+     * @param percent of everything weighed out; 0 where nothing is counted
+     * @param grams grams that a household amount came to; null where grams were typed
+     */
+    record RowNote(int row, double percent, Double grams, List<String> guesses, Map<String, String> others) {}
+
+    /** Puts what a form comes to, or why it comes to nothing, into the model. */
+    void compute(long id, FormInput form, FormulaFields fields, Model model) {
+        model.addAttribute("form", form);
+        model.addAttribute("place", place());
+        model.addAttribute("currency", workshop.currency());
+        boolean empty = FormulaFields.used(form, "line").stream().noneMatch(n -> form.has("line." + n + ".ingredient"));
+        Optional<FormulaFields.Read> read = empty ? Optional.empty() : fields.read(form);
+        Optional<Worked> worked = read.flatMap(r -> worked(id, form, r));
+        model.addAttribute("worked", worked.orElse(null));
+        model.addAttribute("balance", worked.map(Worked::balance).orElse(null));
+        model.addAttribute("rowNotes", rowNotes(form, read, worked));
+        model.addAttribute("stepNotes", stepNotes(form));
+        worked.ifPresent(w -> {
+            adjustment(form, w, model);
+            scaling.scale(form, id, read.orElseThrow(), w.balance()).ifPresent(s -> {
+                model.addAttribute("scaling", s);
+                model.addAttribute("scaled", ScaleForm.shown(s, w.formula(), w.names()));
+            });
+        });
+    }
+
+    private static void adjustment(FormInput form, Worked worked, Model model) {
+        Adjustment.of(worked.formula(), worked.table()).ifPresent(now -> {
+            OptionalDouble wanted = AmountText.parse(form.text("slider"));
+            model.addAttribute("adjustment", now);
+            boolean moved = wanted.isPresent()
+                    && now.range().holds(wanted.getAsDouble())
+                    && Math.abs(wanted.getAsDouble() - now.value()) > 0.005;
+            model.addAttribute("sliderAt", moved ? wanted.getAsDouble() : now.value());
+            if (moved) {
+                List<FormulaLine> lines = Adjustment.to(wanted.getAsDouble(), worked.formula(), worked.table())
+                        .orElse(List.of());
+                model.addAttribute("proposal", proposal(worked, lines));
+                if (!lines.isEmpty()) {
+                    model.addAttribute(
+                            "proposed",
+                            Adjustment.of(worked.formula().withLines(lines), worked.table())
+                                    .orElse(now));
+                }
+            }
+        });
+    }
+
+    /** One line that the slider would change. */
+    record Proposed(String name, double fromGrams, double toGrams) {}
+
+    private static List<Proposed> proposal(Worked worked, List<FormulaLine> lines) {
+        List<Proposed> changed = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            FormulaLine now = worked.formula().lines().get(i);
+            if (Math.abs(now.grams() - lines.get(i).grams()) > 0.05) {
+                changed.add(new Proposed(
+                        worked.names().get(now.ingredient()),
+                        now.grams(),
+                        lines.get(i).grams()));
+            }
+        }
+        return changed;
+    }
+
+    private Map<Integer, RowNote> rowNotes(FormInput form, Optional<FormulaFields.Read> read, Optional<Worked> worked) {
+        Map<Integer, RowNote> notes = new LinkedHashMap<>();
+        double total = worked.map(w -> w.balance().before().totalGrams()).orElse(0.0);
+        for (int row : FormulaFields.rows(form, "line")) {
+            String f = "line." + row + ".";
+            int index = read.map(r -> r.rows().indexOf(row)).orElse(-1);
+            FormulaLine line = index < 0 ? null : read.get().formula().lines().get(index);
+            boolean plain = AmountText.parse(form.text(f + "grams")).isPresent();
+            List<String> guesses = line != null ? line.guesses() : LineFields.guesses(form.text(f + "guesses"));
+            notes.put(
+                    row,
+                    new RowNote(
+                            row,
+                            line == null || total == 0 || !line.counts() ? 0 : 100 * line.grams() / total,
+                            line == null || plain ? null : Double.valueOf(line.grams()),
+                            guesses,
+                            others(form.text(f + "others"))));
+        }
+        return notes;
+    }
+
+    private Map<String, String> others(String slugs) {
+        Map<String, String> others = new LinkedHashMap<>();
+        for (String slug : slugs.split(" ")) {
+            shelf.table().find(slug).ifPresent(i -> others.put(slug, i.name()));
+        }
+        return others;
+    }
+
+    private static Map<Integer, List<Ending>> stepNotes(FormInput form) {
+        Map<Integer, List<Ending>> notes = new LinkedHashMap<>();
+        for (int row : FormulaFields.rows(form, "step")) {
+            notes.put(row, Ending.read(form.text("step." + row + ".cue")));
+        }
+        return notes;
+    }
+}

@@ -1,0 +1,183 @@
+package org.zeststack.web.formula;
+
+import static org.zeststack.web.form.FormInput.shown;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLink;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.household.HouseholdLine;
+import org.zeststack.core.household.Measures;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.shelf.Shelf;
+
+/**
+ * Fields of one line: a name as typed, the slug or link it stands for, an amount as typed, and the guesses that nobody has
+ * confirmed yet.
+ */
+@Component
+class LineFields {
+
+    private static final String BAR = " | ";
+    private static final Range STEP = new Range(1, 60, "");
+
+    private final Shelf shelf;
+
+    LineFields(Shelf shelf) {
+        this.shelf = shelf;
+    }
+
+    /** Writes a line into row {@code n}. */
+    void put(Map<String, String> fields, int n, FormulaLine line) {
+        String f = "line." + n + ".";
+        fields.put(f + "ingredient", name(line.ingredient()));
+        fields.put(f + "slug", line.ingredient());
+        fields.put(f + "grams", shown(line.grams()));
+        fields.put(f + "role", line.role().name());
+        fields.put(f + "effect", line.toEffect() ? "yes" : "");
+        fields.put(f + "step", line.step() == null ? "" : String.valueOf(line.step()));
+        fields.put(f + "pieces", line.pieces() == null ? "" : shown(line.pieces()));
+        fields.put(f + "written", line.written());
+        fields.put(f + "guesses", String.join(BAR, line.guesses()));
+        fields.put(f + "others", "");
+    }
+
+    /** Writes a household line into row {@code n}; what is not known stays empty and is asked for. */
+    void put(Map<String, String> fields, int n, HouseholdLine read) {
+        String f = "line." + n + ".";
+        String bare = read.source().strip();
+        fields.put(f + "ingredient", read.ingredient() == null ? bare : name(read.ingredient()));
+        fields.put(f + "slug", read.ingredient() == null ? "" : read.ingredient());
+        fields.put(f + "grams", read.grams() == null ? "" : shown(Math.round(read.grams() * 100) / 100.0));
+        fields.put(f + "role", read.optional() ? FormulaLine.Role.OPTIONAL.name() : FormulaLine.Role.POT.name());
+        fields.put(f + "effect", read.toEffect() ? "yes" : "");
+        fields.put(f + "step", "");
+        fields.put(f + "pieces", read.pieces() == null ? "" : shown(read.pieces()));
+        fields.put(f + "written", bare);
+        fields.put(f + "guesses", String.join(BAR, read.guesses()));
+        fields.put(f + "others", String.join(" ", read.others()));
+    }
+
+    /** The name a slug or link is shown under. */
+    String name(String slug) {
+        return FormulaLink.in(slug)
+                .flatMap(shelf::version)
+                .map(n -> n.name() + ", version " + n.version())
+                .or(() -> shelf.table().find(slug).map(Ingredient::name))
+                .orElse(slug);
+    }
+
+    /** Reads row {@code n}; faults are noted under its fields. */
+    Optional<FormulaLine> read(FormInput form, int n) {
+        String f = "line." + n + ".";
+        String slug = slug(form, f);
+        FormulaLine.Role role = form.choice(f + "role", FormulaLine.Role.class);
+        Double typedPieces = form.has(f + "pieces")
+                ? AmountText.parse(form.text(f + "pieces")).orElse(0)
+                : null;
+        Amount amount = amount(form, f, slug);
+        Integer step = form.has(f + "step") ? Integer.valueOf(form.whole(f + "step", STEP)) : null;
+        if (slug == null || amount == null || role == null) {
+            return Optional.empty();
+        }
+        Double pieces =
+                amount.pieces != null ? amount.pieces : typedPieces != null && typedPieces > 0 ? typedPieces : null;
+        List<String> guesses = guesses(form.text(f + "guesses"));
+        return Optional.of(new FormulaLine(
+                slug,
+                amount.grams,
+                role,
+                pieces,
+                form.text(f + "effect").equals("yes"),
+                step,
+                form.limited(f + "written", 300),
+                amount.guesses.isEmpty() ? guesses : amount.guesses));
+    }
+
+    static List<String> guesses(String field) {
+        return field.isBlank() ? List.of() : List.of(field.split(" \\| "));
+    }
+
+    private record Amount(double grams, Double pieces, List<String> guesses) {}
+
+    /** Grams, or an amount in any measure that a line may have. */
+    private Amount amount(FormInput form, String f, String slug) {
+        String typed = form.text(f + "grams").strip();
+        OptionalDouble plain = AmountText.parse(typed.replaceFirst("(?<=[0-9])\\s*g$", ""));
+        boolean effect = form.text(f + "effect").equals("yes");
+        if (plain.isPresent() || typed.isEmpty() || slug == null) {
+            FormInput one = FormInput.of(Map.of(f + "grams", typed.replaceFirst("(?<=[0-9])\\s*g$", "")));
+            double grams = one.number(f + "grams", Formula.LINE_GRAMS);
+            if (one.faulty() && typed.isEmpty() && effect) {
+                form.add(Fault.of(f + "grams", "", "Write the grams to start from; the bench notes what was used."));
+            } else {
+                form.addAll(one.faults());
+            }
+            return one.faulty() ? null : new Amount(grams, null, List.of());
+        }
+        HouseholdLine read = shelf.reader().read(typed + " " + name(slug), measures(form), slug);
+        if (read.grams() == null || !Formula.LINE_GRAMS.holds(read.grams())) {
+            String why = read.guesses().isEmpty() ? "" : " " + read.guesses().get(0) + ".";
+            form.add(new Fault(
+                    f + "grams",
+                    typed,
+                    Formula.LINE_GRAMS.least(),
+                    Formula.LINE_GRAMS.greatest(),
+                    "g",
+                    "\u201c%s\u201d is no amount of it in grams; permitted: %s.%s"
+                            .formatted(typed, Formula.LINE_GRAMS.inWords(), why)));
+            return null;
+        }
+        return new Amount(read.grams(), read.pieces(), read.guesses());
+    }
+
+    static Measures measures(FormInput form) {
+        try {
+            return Measures.valueOf(form.text("measures"));
+        } catch (IllegalArgumentException e) {
+            return Measures.METRIC;
+        }
+    }
+
+    /** What the typed name stands for; null with a fault noted where it is nothing known. */
+    private String slug(FormInput form, String f) {
+        String typed = form.text(f + "ingredient").strip();
+        String slug = form.text(f + "slug").strip();
+        IngredientTable table = shelf.table();
+        if (!slug.isEmpty() && (typed.isEmpty() || name(slug).equals(typed))) {
+            return slug;
+        }
+        Optional<String> found = table.find(typed)
+                .map(Ingredient::slug)
+                .or(() -> named(typed))
+                .or(() -> FormulaLink.in(typed).flatMap(shelf::version).map(n -> n.link()
+                        .text()))
+                .or(() -> shelf.reader().named(typed));
+        if (found.isEmpty()) {
+            String message = typed.isEmpty()
+                    ? "Choose an ingredient."
+                    : "\u201c%s\u201d is not in the store room: choose from the list or add it there.".formatted(typed);
+            form.add(Fault.of(f + "ingredient", typed, message));
+        }
+        return found.orElse(null);
+    }
+
+    /** A formula by its name, with or without its version. */
+    private Optional<String> named(String typed) {
+        return shelf.current().stream()
+                .filter(n -> typed.equals(n.name() + ", version " + n.version()) || typed.equalsIgnoreCase(n.name()))
+                .map(NamedFormula::link)
+                .map(FormulaLink::text)
+                .findFirst();
+    }
+}

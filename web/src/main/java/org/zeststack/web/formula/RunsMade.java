@@ -1,0 +1,82 @@
+package org.zeststack.web.formula;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.design.Designs;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.form.FormInput;
+
+/** The runs made with a version, how they went, and what the bench used of lines that go in to effect. */
+@Component
+class RunsMade {
+
+    private final Runs runs;
+    private final Bench bench;
+    private final Designs<Formula> formulas;
+
+    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas) {
+        this.runs = runs;
+        this.bench = bench;
+        this.formulas = formulas;
+    }
+
+    /** One run and how it went. */
+    record Made(Run run, RunAccount account) {}
+
+    /** The runs made with a version, newest day first. */
+    List<Made> with(long formula, int version) {
+        List<Run> made = runs.with("formula-" + formula + "-v" + version);
+        var entries = bench.entriesOf(made.stream().map(Run::id).toList());
+        List<Made> told = new ArrayList<>();
+        for (Run run : made) {
+            RunSheet sheet = run.sheet().orElseThrow();
+            BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
+            told.add(new Made(run, RunAccount.of(sheet, state)));
+        }
+        return told;
+    }
+
+    /**
+     * What the bench used of a line to effect, scaled back to the formula as written.
+     *
+     * @param grams in the formula's own scale
+     */
+    record Offer(int row, String ingredient, double grams, long run) {}
+
+    /** Offers for the lines to effect in a form, from the newest run of the version to be made. */
+    List<Offer> offers(long id, FormInput form) {
+        List<Integer> rows = FormulaFields.used(form, "line").stream()
+                .filter(n -> form.text("line." + n + ".effect").equals("yes"))
+                .toList();
+        int current = rows.isEmpty() ? 0 : formulas.currentNumber(id);
+        if (current == 0) {
+            return List.of();
+        }
+        String key = "formula-" + id + "-v" + current;
+        List<Offer> offers = new ArrayList<>();
+        for (Run run : runs.with(key)) {
+            RunSheet sheet = run.sheet().orElseThrow();
+            BenchState state = BenchState.of(sheet, bench.entries(run.id()));
+            double factor = sheet.formula(key).orElseThrow().factor();
+            for (int row : rows) {
+                String slug = form.text("line." + row + ".slug");
+                boolean told = offers.stream().anyMatch(o -> o.row == row);
+                state.actualGrams(key, slug)
+                        .filter(g -> !told)
+                        .ifPresent(g -> offers.add(new Offer(
+                                row,
+                                form.text("line." + row + ".ingredient"),
+                                Math.round(g / factor * 10) / 10.0,
+                                run.id())));
+            }
+        }
+        return offers;
+    }
+}

@@ -1,0 +1,146 @@
+package org.zeststack.web.ingredient;
+
+import static org.zeststack.web.form.FormInput.shown;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.web.form.FormInput;
+
+/** Fields of an ingredient's form: to text and back. */
+final class IngredientFields {
+
+    private static final Range PART = new Range(0, 100, "g");
+    private static final Range DE = new Range(20, 98, "DE");
+    private static final Range DENSITY = new Range(0, 3, "g/mL");
+    private static final Range ACTIVITY = new Range(0, 1, "");
+
+    private IngredientFields() {}
+
+    static Map<String, String> of(Ingredient ingredient) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("name", ingredient.name());
+        parts(fields, ingredient.per100Grams().byPart());
+        fields.put("de", shown(ingredient.per100Grams().dextroseEquivalent()));
+        fields.put("saturates", shown(ingredient.saturatesPer100Grams()));
+        fields.put("liquidFat", shown(ingredient.liquidFatPer100Grams()));
+        fields.put("density", ingredient.densityGramsPerMl() == 0 ? "" : shown(ingredient.densityGramsPerMl()));
+        fields.put("dryActivity", ingredient.dryActivity() == 0 ? "" : shown(ingredient.dryActivity()));
+        List<String> household = new ArrayList<>();
+        new TreeMap<>(ingredient.household())
+                .forEach((measure, weight) ->
+                        household.add(measure + " " + shown(weight.grams()) + (weight.guess() ? "?" : "")));
+        fields.put("household", String.join(", ", household));
+        fields.put("also", String.join(", ", ingredient.also()));
+        fields.put("allergens", String.join(", ", ingredient.allergens()));
+        fields.put("basis", ingredient.basis().name());
+        fields.put("caution", ingredient.caution());
+        fields.put("note", ingredient.note());
+        return fields;
+    }
+
+    static void parts(Map<String, String> fields, Map<Part, Double> grams) {
+        grams.forEach((part, amount) -> fields.put("part." + part.name(), shown(Math.round(amount * 1000) / 1000.0)));
+    }
+
+    /** Reads grams by part; empty fields are nothing. */
+    static Map<Part, Double> parts(FormInput form) {
+        Map<Part, Double> grams = new EnumMap<>(Part.class);
+        for (Part part : Part.values()) {
+            String field = "part." + part.name();
+            if (form.has(field)) {
+                double amount = form.number(field, PART);
+                if (amount > 0) {
+                    grams.put(part, amount);
+                }
+            }
+        }
+        return grams;
+    }
+
+    static double de(FormInput form) {
+        return form.has("de") ? form.number("de", DE) : Composition.USUAL_DE;
+    }
+
+    /** Reads an ingredient; what the form has no field for is kept from {@code before}. */
+    static Optional<Ingredient> read(FormInput form, Ingredient before) {
+        String name = form.required("name", 120);
+        Map<Part, Double> parts = parts(form);
+        double de = de(form);
+        double saturates = form.has("saturates") ? form.number("saturates", PART) : 0;
+        double liquid = form.has("liquidFat") ? form.number("liquidFat", PART) : 0;
+        double density = form.has("density") ? form.number("density", DENSITY) : 0;
+        double activity = form.has("dryActivity") ? form.number("dryActivity", ACTIVITY) : 0;
+        Map<String, Ingredient.Measure> household = household(form);
+        Ingredient.Basis basis = form.choice("basis", Ingredient.Basis.class);
+        return form.build(() -> {
+            Ingredient ingredient = new Ingredient(
+                    before.slug().isEmpty() ? slug(name) : before.slug(),
+                    name,
+                    Composition.of(parts, de),
+                    saturates,
+                    liquid,
+                    before.couverture(),
+                    density,
+                    activity,
+                    household,
+                    words(form.limited("also", 400)),
+                    words(form.limited("allergens", 200)),
+                    basis,
+                    basis == before.basis() ? before.plusMinus() : Map.of(),
+                    form.limited("caution", 200),
+                    form.limited("note", 300));
+            ingredient.check();
+            return ingredient;
+        });
+    }
+
+    private static List<String> words(String text) {
+        List<String> words = new ArrayList<>();
+        for (String word : text.split("[,;]")) {
+            if (!word.isBlank()) {
+                words.add(word.strip());
+            }
+        }
+        return words;
+    }
+
+    /** Reads {@code cup 200, piece 50?}. */
+    private static Map<String, Ingredient.Measure> household(FormInput form) {
+        Map<String, Ingredient.Measure> measures = new LinkedHashMap<>();
+        for (String word : words(form.limited("household", 300))) {
+            boolean guess = word.endsWith("?");
+            String plain = guess ? word.substring(0, word.length() - 1) : word;
+            int space = Math.max(plain.lastIndexOf(' '), plain.lastIndexOf('='));
+            var grams = AmountText.parse(plain.substring(space + 1));
+            if (space <= 0 || grams.isEmpty()) {
+                form.add(Fault.of("household", word, "Write measure and grams, for example cup 200, piece 50."));
+            } else {
+                measures.put(plain.substring(0, space).strip(), new Ingredient.Measure(grams.getAsDouble(), guess));
+            }
+        }
+        return measures;
+    }
+
+    /** A short name made from a name. */
+    static String slug(String name) {
+        String slug = Normalizer.normalize(name, Normalizer.Form.NFKD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
+        return slug.isEmpty() ? "ingredient" : slug.substring(0, Math.min(60, slug.length()));
+    }
+}

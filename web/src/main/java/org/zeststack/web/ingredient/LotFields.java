@@ -1,0 +1,73 @@
+package org.zeststack.web.ingredient;
+
+import static org.zeststack.web.form.FormInput.shown;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.ingredient.Lot;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.web.form.FormInput;
+
+/** Fields of a lot's form: to text and back. */
+final class LotFields {
+
+    private LotFields() {}
+
+    static Map<String, String> of(Lot lot) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("code", lot.code());
+        fields.put("supplier", lot.supplier());
+        fields.put("received", lot.received().toString());
+        fields.put(
+                "bestBefore", lot.bestBefore() == null ? "" : lot.bestBefore().toString());
+        fields.put("pricePerKg", lot.pricePerKg() == null ? "" : shown(lot.pricePerKg()));
+        fields.put("moistureFraction", lot.moistureFraction() == null ? "" : shown(100 * lot.moistureFraction()));
+        fields.put("moistureMeasured", lot.moistureMeasured() ? "yes" : "");
+        fields.put("kept", lot.kept());
+        IngredientFields.parts(fields, lot.parts());
+        if (!lot.parts().isEmpty()) {
+            fields.put("de", shown(lot.dextroseEquivalent()));
+        }
+        return fields;
+    }
+
+    static Optional<Lot> read(FormInput form) {
+        String code = form.limited("code", 60);
+        String supplier = form.limited("supplier", 120);
+        LocalDate received = day(form, "received");
+        LocalDate bestBefore = form.has("bestBefore") ? day(form, "bestBefore") : null;
+        Double price = form.has("pricePerKg") ? form.number("pricePerKg", Lot.PRICE) : null;
+        Double moisture = form.has("moistureFraction") ? form.percent("moistureFraction", Lot.MOISTURE) : null;
+        Map<Part, Double> parts = IngredientFields.parts(form);
+        double de = IngredientFields.de(form);
+        String kept = form.limited("kept", 120);
+        return form.build(() -> {
+            Lot lot = new Lot(
+                    code,
+                    supplier,
+                    received,
+                    bestBefore,
+                    price,
+                    parts,
+                    de,
+                    moisture,
+                    form.text("moistureMeasured").equals("yes"),
+                    kept);
+            lot.check();
+            return lot;
+        });
+    }
+
+    private static LocalDate day(FormInput form, String field) {
+        try {
+            return LocalDate.parse(form.text(field).strip());
+        } catch (DateTimeParseException e) {
+            form.add(Fault.of(field, form.text(field), "Write a day as year-month-day, for example 2026-11-30."));
+            return null;
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package org.zeststack.web.photo;
+
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Iterator;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.photo.Photos;
+import org.zeststack.web.page.Trouble;
+import org.zeststack.web.security.SignedIn;
+
+/** Takes and gives photographs. What comes is decoded and encoded anew, so that nothing but pixels is kept. */
+@RestController
+class PhotoController {
+
+    private static final long MOST_PIXELS = 40_000_000;
+    private static final int LONGEST_SIDE = 1200;
+    private static final Duration KEPT = Duration.ofDays(365);
+
+    private final Photos photos;
+    private final Clock clock;
+
+    PhotoController(Photos photos, Clock clock) {
+        this.photos = photos;
+        this.clock = clock;
+    }
+
+    @PostMapping("/photos")
+    ResponseEntity<Map<String, Object>> add(
+            @RequestParam("photo") MultipartFile file, @AuthenticationPrincipal SignedIn me) throws IOException {
+        BufferedImage image = decode(file.getBytes());
+        if (image == null) {
+            return ResponseEntity.unprocessableContent()
+                    .body(Map.of("message", "not a JPEG or PNG picture of at most 40 million pixels"));
+        }
+        ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+        ImageIO.write(image, "jpg", jpeg);
+        Stamp stamp = new Stamp(me.name(), clock.instant());
+        long id = photos.add(jpeg.toByteArray(), image.getWidth(), image.getHeight(), stamp);
+        return ResponseEntity.ok(Map.of("id", id));
+    }
+
+    /** The picture without its meta data and no larger than needed; null where it is none. Size is looked at first. */
+    private static BufferedImage decode(byte[] bytes) throws IOException {
+        try (ImageInputStream stream = ImageIO.createImageInputStream(new ByteArrayInputStream(bytes))) {
+            Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
+            if (!readers.hasNext()) {
+                return null;
+            }
+            ImageReader reader = readers.next();
+            try {
+                reader.setInput(stream);
+                if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
+                    return null;
+                }
+                return smaller(reader.read(0));
+            } catch (IOException | RuntimeException broken) {
+                return null;
+            } finally {
+                reader.dispose();
+            }
+        }
+    }
+
+    private static BufferedImage smaller(BufferedImage image) {
+        double scale = Math.min(1, LONGEST_SIDE / (double) Math.max(image.getWidth(), image.getHeight()));
+        int width = Math.max(1, (int) Math.round(image.getWidth() * scale));
+        int height = Math.max(1, (int) Math.round(image.getHeight() * scale));
+        BufferedImage small = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+        Graphics2D graphics = small.createGraphics();
+        graphics.setRenderingHint(RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BICUBIC);
+        graphics.drawImage(image, 0, 0, width, height, null);
+        graphics.dispose();
+        return small;
+    }
+
+    @GetMapping("/photos/{id}")
+    ResponseEntity<byte[]> photo(@PathVariable long id) {
+        byte[] jpeg = photos.jpeg(id).orElseThrow(() -> Trouble.missing("This photograph"));
+        return ResponseEntity.ok()
+                .contentType(MediaType.IMAGE_JPEG)
+                .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())
+                .body(jpeg);
+    }
+}

@@ -1,0 +1,129 @@
+package org.zeststack.web.shelf;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaBook;
+import org.zeststack.core.formula.FormulaLink;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.household.LineReader;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.store.design.Designs;
+import org.zeststack.store.ingredient.Lots;
+import org.zeststack.store.ingredient.StoreRoom;
+
+/** Resolves what the lines of formulas point to. */
+@Component
+public class Shelf {
+
+    private final StoreRoom storeRoom;
+    private final Lots lots;
+    private final Designs<Formula> formulas;
+    private volatile Read read = new Read(null, null);
+
+    private record Read(IngredientTable table, LineReader reader) {}
+
+    Shelf(StoreRoom storeRoom, Lots lots, Designs<Formula> formulas) {
+        this.storeRoom = storeRoom;
+        this.lots = lots;
+        this.formulas = formulas;
+    }
+
+    /** The store room's ingredients as they are now. */
+    public IngredientTable table() {
+        return storeRoom.table();
+    }
+
+    /** Reader of household lines over the same ingredients; made again only when they change. */
+    public LineReader reader() {
+        IngredientTable table = table();
+        Read now = read;
+        if (now.table != table) {
+            now = new Read(table, new LineReader(table));
+            read = now;
+        }
+        return now.reader;
+    }
+
+    /** A formula's table with the finished formulas that it uses, and those formulas. */
+    public FormulaBook.Needs needs(long id, String name, Formula formula) {
+        return needs(id, name, formula, table());
+    }
+
+    public FormulaBook.Needs needs(long id, String name, Formula formula, IngredientTable base) {
+        return FormulaBook.needs(id, name, formula, base, this::version);
+    }
+
+    public Optional<NamedFormula> version(FormulaLink link) {
+        return formulas.version(link.formula(), link.version()).map(Shelf::named);
+    }
+
+    public static NamedFormula named(Designs.Version<Formula> version) {
+        return new NamedFormula(version.design(), version.name(), version.number(), version.content());
+    }
+
+    /** Every formula's version to be made. */
+    public List<NamedFormula> current() {
+        return formulas.current().stream().map(Shelf::named).toList();
+    }
+
+    /**
+     * The table in which chosen lots stand in the place of what they are lots of; a lot of a formula stands under the
+     * formula's link.
+     *
+     * @param chosen lot by slug or link
+     */
+    public IngredientTable withLots(Map<String, Long> chosen) {
+        return table().with(taken(chosen));
+    }
+
+    /** What chosen lots are made of, under the slug or link of what they are lots of. */
+    public List<Ingredient> taken(Map<String, Long> chosen) {
+        if (chosen.isEmpty()) {
+            return List.of();
+        }
+        Map<Long, Lots.Kept> byId = new HashMap<>();
+        lots.all().forEach(k -> byId.put(k.id(), k));
+        IngredientTable table = table();
+        List<Ingredient> applied = new ArrayList<>();
+        chosen.forEach((what, id) -> {
+            Lots.Kept kept = byId.get(id);
+            if (kept != null) {
+                usual(what, table).ifPresent(usual -> applied.add(kept.lot().applied(usual)));
+            }
+        });
+        return applied;
+    }
+
+    /** An ingredient, or a formula's version as one. */
+    public Optional<Ingredient> usual(String what, IngredientTable table) {
+        Optional<FormulaLink> link = FormulaLink.in(what);
+        if (link.isEmpty()) {
+            return table.find(what);
+        }
+        return version(link.get())
+                .map(named -> FormulaBook.ingredient(
+                        named,
+                        needs(named.id(), named.name(), named.formula(), table).table()));
+    }
+
+    /** Names of slugs and links, for lists of lots. */
+    public Map<String, String> names(Iterable<String> whats) {
+        IngredientTable table = table();
+        Map<String, String> names = new LinkedHashMap<>();
+        for (String what : whats) {
+            names.computeIfAbsent(what, w -> FormulaLink.in(w)
+                    .flatMap(this::version)
+                    .map(n -> n.name() + ", version " + n.version())
+                    .or(() -> table.find(w).map(Ingredient::name))
+                    .orElse(w));
+        }
+        return names;
+    }
+}
