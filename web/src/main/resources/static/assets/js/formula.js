@@ -104,6 +104,12 @@ function sized() {
   });
 }
 
+// The measures that somebody's recipes are written in are remembered on this device.
+const measures = document.getElementById('measures');
+if (measures && localStorage.getItem('measures')) {
+  measures.value = localStorage.getItem('measures');
+}
+
 document.querySelectorAll('table[data-rows]').forEach(growing);
 const ask = recompute(form);
 suggest(form, (field) => {
@@ -124,6 +130,9 @@ form.addEventListener('input', (event) => {
 form.addEventListener('change', async (event) => {
   if (event.target.id === 'scale-by') {
     scaleFields();
+  }
+  if (event.target.id === 'measures') {
+    localStorage.setItem('measures', measures.value);
   }
   if (event.target.id === 'family') {
     await act('redraw');

@@ -33,6 +33,8 @@ public final class LineReader {
     private static final Pattern TO_EFFECT = Pattern.compile(
             "\\b(to taste|as needed|as required|as much as|to effect|for (?:dusting|greasing|rolling|sprinkling|decorating|decoration|brushing|garnish|the (?:tin|pan|tray|mould|mold|paper|top)|coating|dipping))\\b",
             Pattern.CASE_INSENSITIVE);
+    private static final Pattern PART_OF =
+            Pattern.compile("^(?i)((?:finely )?(?:grated )?(?:zest|juice|rind)) of (.+?) (lemon|lime|orange)s?\\b");
     private static final Pattern OPTIONAL = Pattern.compile("\\boptional(?:ly)?\\b", Pattern.CASE_INSENSITIVE);
     private static final Set<String> STATES = Set.of(
             "roasted",
@@ -155,11 +157,23 @@ public final class LineReader {
             }
         }
 
-        /** {@code sugar: 250 g} to {@code 250 g sugar}. */
+        /** {@code sugar: 250 g}, {@code almonds, 400 g, toasted} and {@code zest of 1 lemon} with the amount in front. */
         private void turnAround() {
+            text = PART_OF.matcher(text).replaceFirst("$2 $3 $1");
+            if (text.matches("^[0-9.].*")
+                    || new Cursor(Words.tokens(text)).measured().isPresent()) {
+                return;
+            }
+            List<String> segments = new ArrayList<>(List.of(text.split("\\s*[,;]\\s*")));
+            for (int i = 1; i < segments.size(); i++) {
+                Cursor segment = new Cursor(Words.tokens(segments.get(i)));
+                if (segment.measured().filter(m -> m.unit() != null).isPresent() && segment.atEnd()) {
+                    text = segments.remove(i) + " " + String.join(", ", segments);
+                    return;
+                }
+            }
             Matcher trailing = TRAILING.matcher(text);
-            if (!text.matches("^[0-9.].*")
-                    && trailing.matches()
+            if (trailing.matches()
                     && new Cursor(Words.tokens(trailing.group("name")))
                             .measured()
                             .isEmpty()) {
@@ -246,7 +260,7 @@ public final class LineReader {
                 preparation = preparation.isEmpty() ? tail : tail + ", " + preparation;
             }
             NameIndex.Match all = given == null ? nameOf(plainName) : new NameIndex.Match(given, List.of(), List.of());
-            NameIndex.Match match = all.certain() ? all : match(head);
+            NameIndex.Match match = all.certain() ? given == null ? refined(plainName, all) : all : match(head);
             if (match == null) {
                 return open(null, "two ingredients in one line: write a line for each");
             }
@@ -479,6 +493,10 @@ public final class LineReader {
             if (!household.containsKey(measure) && measured.unit() == null && household.containsKey("sheet")) {
                 measure = "sheet";
             }
+            if (measured.unit() == Unit.VAGUE) {
+                guesses.add("no measure is written: write grams");
+                return null;
+            }
             if (!household.containsKey(measure)) {
                 guesses.add(
                         measured.unit() == null
@@ -507,7 +525,8 @@ public final class LineReader {
         }
 
         private HouseholdLine line(NameIndex.Match match, Double grams) {
-            boolean counted = main != null && main.unit() == null && grams != null;
+            boolean counted =
+                    main != null && main.unit() == null && grams != null && main.amount() == Math.rint(main.amount());
             return new HouseholdLine(
                     source,
                     main == null ? null : Double.valueOf(main.amount()),

@@ -32,7 +32,7 @@ final class NameIndex {
                     .split(" ")));
 
     private static final LevenshteinDistance DISTANCE = new LevenshteinDistance(2);
-    private static final int MOST_OTHERS = 4;
+    private static final int MOST_OTHERS = 6;
 
     /** One way to write an ingredient. */
     private record Alias(Set<String> words, String slug, boolean guess) {}
@@ -160,12 +160,23 @@ final class NameIndex {
             guesses.add("it may be %s or %s".formatted(name(first.slug), name(second.slug)));
         }
         addGroup(others, slug);
+        if (first.guess) {
+            addLonger(others, first);
+        }
         others.remove(slug);
         return new Match(slug, guesses, others.stream().limit(MOST_OTHERS).toList());
     }
 
     private void addGroup(Set<String> others, String slug) {
         byGroup.getOrDefault(groupOf.getOrDefault(slug, ""), List.of()).forEach(p -> others.add(p.slug));
+    }
+
+    /** What has the same words and one more in its name, such as double cream beside cream. */
+    private void addLonger(Set<String> others, Alias shorter) {
+        byWord.get(shorter.words.iterator().next()).stream()
+                .filter(a -> a.words.size() == shorter.words.size() + 1 && a.words.containsAll(shorter.words))
+                .sorted(Comparator.comparing(Alias::slug))
+                .forEach(a -> others.add(a.slug));
     }
 
     private Percented nearest(String slug, double percent) {

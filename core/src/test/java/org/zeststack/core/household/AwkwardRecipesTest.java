@@ -15,19 +15,22 @@ import org.zeststack.core.ingredient.IngredientTable;
 /** Twelve whole recipes: nine lines of ten right as they stand, and none wrong without a mark. */
 public class AwkwardRecipesTest {
 
-    private record Expected(String recipe, Measures measures, String line, String slug, Double grams, double tolerance) {}
+    private record Expected(
+            String recipe, Measures measures, String line, String slug, Double grams, double tolerance) {}
 
     private static List<Expected> expected() throws IOException {
         List<Expected> all = new ArrayList<>();
         String recipe = "";
         Measures measures = Measures.METRIC;
         try (InputStream stream = AwkwardRecipesTest.class.getResourceAsStream("recipes.txt")) {
-            for (String line : new String(stream.readAllBytes(), StandardCharsets.UTF_8).lines().toList()) {
+            for (String line : new String(stream.readAllBytes(), StandardCharsets.UTF_8)
+                    .lines()
+                    .toList()) {
                 if (line.startsWith("== ")) {
                     recipe = line.substring(3);
                 } else if (line.startsWith("measures: ")) {
                     measures = Measures.valueOf(line.substring(10).toUpperCase(Locale.ROOT));
-                } else if (line.contains(" ==> ")) {
+                } else if (line.contains(" ==> ") && !line.startsWith("#")) {
                     String[] parts = line.split(" ==> ");
                     String[] words = parts[1].split(" ");
                     boolean open = words[words.length - 1].equals("open");
@@ -58,8 +61,8 @@ public class AwkwardRecipesTest {
             boolean grams = e.grams == null
                     ? !read.guesses().isEmpty()
                     : read.grams() != null && Math.abs(read.grams() - e.grams) <= e.tolerance;
-            String told = "%s: %s -> %s %s g %s"
-                    .formatted(e.recipe, e.line, read.ingredient(), read.grams(), read.guesses());
+            String told =
+                    "%s: %s -> %s %s g %s".formatted(e.recipe, e.line, read.ingredient(), read.grams(), read.guesses());
             if (slug && grams) {
                 right++;
                 rightUnmarked += read.guesses().isEmpty() ? 1 : 0;

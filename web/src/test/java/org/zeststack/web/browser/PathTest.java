@@ -97,7 +97,7 @@ public class PathTest {
     }
 
     private void line(int row, String ingredient, String grams, String role) {
-        owner.selectOption("[name='line." + row + ".ingredient']", ingredient);
+        owner.fill("[name='line." + row + ".ingredient']", ingredient);
         owner.fill("[name='line." + row + ".grams']", grams);
         owner.selectOption("[name='line." + row + ".role']", role);
     }

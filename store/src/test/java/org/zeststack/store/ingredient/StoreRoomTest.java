@@ -1,0 +1,127 @@
+package org.zeststack.store.ingredient;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotSame;
+import static org.testng.Assert.assertSame;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+import static org.zeststack.store.schema.Tables.LOT_MOVEMENT;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jooq.exception.DataAccessException;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Lot;
+import org.zeststack.store.StaleEdit;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.TestDatabase;
+
+public class StoreRoomTest {
+
+    private static final Stamp STAMP = new Stamp("Ada", Instant.parse("2026-03-01T08:00:00Z"));
+    private static final LocalDate DAY = LocalDate.of(2026, 3, 1);
+
+    private DSLContext db;
+    private StoreRoom room;
+    private Lots lots;
+
+    @BeforeClass
+    public void open() {
+        db = TestDatabase.fresh().dsl();
+        room = new JooqStoreRoom(db);
+        lots = new JooqLots(db);
+        assertEquals(
+                room.fillOnce(IngredientTable.shipped().all(), STAMP),
+                IngredientTable.shipped().all().size());
+    }
+
+    @Test
+    public void theOpenTableIsReadOnceAndComesBackAsItWas() {
+        assertEquals(room.fillOnce(IngredientTable.shipped().all(), STAMP), 0, "only into an empty store room");
+        IngredientTable table = room.table();
+        for (Ingredient shipped : IngredientTable.shipped().all()) {
+            Ingredient kept = table.get(shipped.slug());
+            assertEquals(kept.per100Grams().byPart(), shipped.per100Grams().byPart(), shipped.slug());
+            assertEquals(kept.household(), shipped.household());
+            assertEquals(kept.also(), shipped.also());
+            assertEquals(kept.basis(), shipped.basis());
+        }
+        assertSame(room.table(), table, "held in memory while nothing changes");
+    }
+
+    @Test
+    public void aChangeReachesEveryInstanceAndASecondSaverIsTold() {
+        Ingredient mine = IngredientTable.shipped().get("tahini");
+        Ingredient own = new Ingredient(
+                "own-paste",
+                "Own paste",
+                mine.per100Grams(),
+                0,
+                0,
+                "",
+                0,
+                0,
+                Map.of(),
+                List.of(),
+                List.of(),
+                Ingredient.Basis.SHEET,
+                Map.of(),
+                "",
+                "");
+        assertTrue(room.add(own, STAMP));
+        StoreRoom other = new JooqStoreRoom(db);
+        IngredientTable before = other.table();
+        StoreRoom.Kept kept = room.find("own-paste").orElseThrow();
+        Ingredient changed = kept.ingredient()
+                .with(Composition.of(Map.of(Part.OTHER_FAT, 60.0, Part.PROTEIN, 40.0), 42), Ingredient.Basis.SHEET);
+        room.save(changed, kept.lock(), STAMP);
+        expectThrows(StaleEdit.class, () -> room.save(changed, kept.lock(), STAMP));
+        assertNotSame(other.table(), before);
+        assertEquals(other.table().get("own-paste").per100Grams().grams(Part.PROTEIN), 40.0);
+        assertFalse(room.add(changed, STAMP), "its slug is taken");
+    }
+
+    private static Lot lot(String code, Double price, Double moisture) {
+        return new Lot(code, "Any", DAY, DAY.plusDays(30), price, Map.of(), 42, moisture, false, "shelf");
+    }
+
+    @Test
+    public void whatIsLeftIsTheSumOfMovementsThatNeverChange() {
+        UUID key = UUID.randomUUID();
+        long id = lots.add("isomalt", lot("A", 2.0, null), Lots.Move.RECEIVED, 1000, key, STAMP);
+        UUID used = UUID.randomUUID();
+        assertTrue(lots.move(id, used, Lots.Move.USED, -300, null, "test", STAMP));
+        assertFalse(lots.move(id, used, Lots.Move.USED, -300, null, "test", STAMP), "sent twice counts once");
+        assertEquals(lots.find(id).orElseThrow().gramsLeft(), 700.0);
+        assertEquals(
+                lots.movements(id).stream().map(Lots.Movement::move).toList(),
+                List.of(Lots.Move.RECEIVED, Lots.Move.USED));
+        expectThrows(
+                DataAccessException.class,
+                () -> db.update(LOT_MOVEMENT).set(LOT_MOVEMENT.GRAMS, 5.0).execute());
+        expectThrows(
+                DataAccessException.class, () -> db.deleteFrom(LOT_MOVEMENT).execute());
+    }
+
+    @Test
+    public void pricesAreOfTheLotThatCameLast() {
+        lots.add("dextrose", lot("old", 1.0, null), Lots.Move.RECEIVED, 10, UUID.randomUUID(), STAMP);
+        Lot later = new Lot("new", "Any", DAY.plusDays(3), null, 3.0, Map.of(), 42, null, false, "");
+        long id = lots.add("dextrose", later, Lots.Move.RECEIVED, 20, UUID.randomUUID(), STAMP);
+        assertEquals(lots.pricePerKg().get("dextrose"), 3.0);
+        assertEquals(lots.gramsByIngredient().get("dextrose"), 30.0);
+        lots.save(id, lot("new", 4.0, 0.12), 0, STAMP);
+        expectThrows(StaleEdit.class, () -> lots.save(id, lot("new", 5.0, null), 0, STAMP));
+        assertEquals(lots.find(id).orElseThrow().lot(), lot("new", 4.0, 0.12));
+    }
+}

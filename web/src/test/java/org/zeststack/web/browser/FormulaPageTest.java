@@ -1,0 +1,202 @@
+package org.zeststack.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.util.regex.Pattern;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.web.TestApp;
+
+/** From a household recipe to a balanced, scaled, versioned formula that is carried elsewhere and back. */
+public class FormulaPageTest {
+
+    /** Invented; in US measures, with two guesses to correct. */
+    private static final String RECIPE = """
+            Breakwater caramels
+
+            1 cup cream
+            1 ½ cups sugar
+            1 cup light corn syrup
+            6 tbsp butter
+            a pinch of salt
+
+            Warm the cream with sugar, syrup and butter until dissolved.
+            Boil to 245°F, stirring, about 20 minutes. Stir in the salt and pour.
+            """;
+
+    private TestApp app;
+    private Page page;
+    private String address;
+    private String json;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+        page = app.signedIn("runa");
+    }
+
+    @AfterClass
+    public void close() {
+        app.close();
+    }
+
+    private Locator field(String name) {
+        return page.locator("[name='" + name + "']");
+    }
+
+    @Test
+    public void pasteARecipe() {
+        page.navigate("/formulas");
+        page.click("text=Write a new formula");
+        page.click("text=paste a whole recipe");
+        page.selectOption("#measures", "US");
+        page.fill("#paste", RECIPE);
+        page.click("text=Read it");
+        assertThat(page.locator("#name")).hasValue("Breakwater caramels");
+        assertThat(page.locator("#stopCelsius")).hasValue("118.3");
+        assertThat(field("line.1.ingredient")).hasValue("Sugar (white)");
+        assertThat(field("line.1.grams")).hasValue("300");
+        assertThat(field("step.1.cue")).hasValue(Pattern.compile("245.*20 minutes"));
+        assertThat(page.locator("[data-live=ends-1]")).containsText("118.3");
+        assertThat(page.locator(".guess-mark")).hasCount(2);
+        assertThat(page.locator("[data-out=moisture]")).containsText("%");
+        address = page.url();
+    }
+
+    @Test(dependsOnMethods = "pasteARecipe")
+    public void correctTwoGuesses() {
+        page.fill("[name=why]", "as pasted");
+        page.click("text=Keep version");
+        assertThat(page.locator("[id='fault-why']")).containsText("guess");
+        // Nothing typed was lost by the refusal.
+        assertThat(field("line.0.ingredient")).hasValue("Cream 35 % fat");
+        page.locator("[data-live=note-0] button", new Page.LocatorOptions().setHasText("Double cream"))
+                .click();
+        assertThat(field("line.0.ingredient")).hasValue("Double cream 48 % fat");
+        assertThat(field("line.0.grams")).hasValue("236");
+        field("line.4.grams").focus();
+        page.keyboard().press("Alt+Enter");
+        assertThat(page.locator(".guess-mark")).hasCount(0);
+        page.fill("[name=why]", "as pasted");
+        page.click("text=Keep version");
+        assertThat(page.locator(".versions")).containsText("as pasted");
+    }
+
+    @Test(dependsOnMethods = "correctTwoGuesses")
+    public void scaleToATray() {
+        page.selectOption("#scale-by", "TRAY");
+        field("scale.amount").fill("12");
+        field("scale.tray").fill("9 x 13 in");
+        field("scale.potLitres").fill("2");
+        assertThat(page.locator("[data-out=pots]")).containsText("equal pots");
+        // Area × thickness × density: 22.86 × 33.02 × 1.2 cm are 905.8 mL.
+        String density =
+                page.locator("dd:near(dt:text('Density at 20'))").first().innerText();
+        double gramsPerMl = Double.parseDouble(density.replaceAll("[^0-9.].*", ""));
+        double usable =
+                Double.parseDouble(page.locator("[data-out=usable]").innerText().replaceAll("[^0-9.]", ""));
+        assertEquals(usable, 905.8 * gramsPerMl, 0.01 * usable);
+        page.locator("[data-live=scaled] summary").click();
+        assertThat(page.locator("[data-live=scaled]")).containsText("foams up");
+    }
+
+    @Test(dependsOnMethods = "scaleToATray")
+    public void typeUndoAndKeepVersionTwo() {
+        page.fill("#quick", "2 tsp vanilla extract");
+        page.press("#quick", "Enter");
+        assertThat(field("line.5.ingredient")).hasValue("Vanilla extract");
+        page.keyboard().press("Control+z");
+        assertThat(field("line.5.ingredient")).not().hasValue("Vanilla extract");
+        page.locator("#redo").click();
+        assertThat(field("line.5.ingredient")).hasValue("Vanilla extract");
+        field("line.5.role").selectOption("OFF_HEAT");
+        field("line.1.grams").fill("1 ¼ cups");
+        assertThat(page.locator("[data-live=share-1]")).containsText("= 250");
+        page.fill("[name=why]", "less sweet, vanilla");
+        page.click("text=Keep version");
+        assertThat(page.locator(".versions li")).hasCount(2);
+    }
+
+    @Test(dependsOnMethods = "typeUndoAndKeepVersionTwo")
+    public void compareTheTwo() {
+        page.click("text=what changed since 1");
+        assertThat(page.locator(".diff .is-new")).containsText("Vanilla extract");
+        assertThat(page.locator("tr.is-changed")).containsText("Sugar (white)");
+        assertThat(page.locator("tr.is-changed")).containsText("changed");
+        page.navigate(address + "/versions/1");
+        page.click("text=Make this one from now on");
+        assertThat(page.locator("text=this one is made")).isVisible();
+        page.navigate(address + "/versions/2");
+        page.click("text=Make this one from now on");
+    }
+
+    @Test(dependsOnMethods = "compareTheTwo")
+    public void exportAndImport() throws IOException {
+        Download file = page.waitForDownload(() -> page.click("a:text-is('JSON')"));
+        json = Files.readString(file.path());
+        assertTrue(json.contains("\"zest-stack-formula\""));
+        page.navigate("/formulas/import");
+        page.fill("#text", json);
+        page.click("text=Bring it in");
+        page.waitForURL("**/formulas/*");
+        assertThat(page.locator("#name")).hasValue("Breakwater caramels");
+        assertThat(field("line.5.ingredient")).hasValue("Vanilla extract");
+        assertThat(field("line.5.role")).hasValue("OFF_HEAT");
+        assertThat(field("step.1.cue")).hasValue(Pattern.compile("245.*20 minutes"));
+    }
+
+    @Test(dependsOnMethods = "exportAndImport")
+    public void recipesAndLinesComeInToo() {
+        page.navigate("/formulas/import");
+        page.fill(
+                "#text",
+                "{\"@type\":\"Recipe\",\"name\":\"Pier toffee\",\"recipeIngredient\":[\"200 g sugar\",\"1 jar odd\"]}");
+        page.click("text=Bring it in");
+        assertThat(page.locator("#name")).hasValue("Pier toffee");
+        assertThat(field("line.1.ingredient")).hasValue("1 jar odd");
+        assertThat(page.locator("[data-live=note-1]")).containsText("no such ingredient");
+        page.navigate("/formulas/import");
+        page.fill("#text", "nothing of the kind");
+        page.click("text=Bring it in");
+        assertThat(page.locator("#fault-text")).containsText("name the columns");
+        assertThat(page.locator("#text")).hasValue("nothing of the kind");
+    }
+
+    @Test(dependsOnMethods = "exportAndImport")
+    public void namesAreSuggestedAndFormulasMayBeLines() {
+        page.navigate("/formulas");
+        page.click("text=Write a new formula");
+        field("line.0.ingredient").pressSequentially("roasted-sun");
+        assertThat(page.locator(".suggestions")).containsText("Roasted-sunflower paste, version 1");
+        page.keyboard().press("ArrowDown");
+        while (!page.locator(".suggestions [aria-selected=true]").innerText().contains("paste")) {
+            page.keyboard().press("ArrowDown");
+        }
+        page.keyboard().press("Enter");
+        assertThat(field("line.0.slug")).hasValue("formula:2:1");
+        assertThat(field("line.0.grams")).isFocused();
+        page.keyboard().type("200");
+        assertThat(page.locator("[data-out=allergens]")).containsText("milk");
+        page.click("text=Add the family's usual method");
+        assertThat(field("step.1.action")).hasValue(Pattern.compile("Boil.*"));
+    }
+
+    @Test(dependsOnMethods = "exportAndImport")
+    public void theSliderProposesAndItsGramsCanBePutIn() {
+        page.navigate("/formulas/1");
+        page.locator("#slider").fill("0.35");
+        assertThat(page.locator("[aria-label='Proposed lines']")).containsText("Sugar (white)");
+        page.click("text=Put these grams in");
+        assertThat(field("line.0.grams")).not().hasValue("540");
+        assertThat(page.locator(".slider output")).containsText("35 %");
+        page.keyboard().press("Control+z");
+    }
+}

@@ -1,0 +1,185 @@
+package org.zeststack.web.exchange;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.SplittableRandom;
+import org.testng.annotations.Test;
+import org.zeststack.core.formula.DefaultMethods;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Finish;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.household.LineReader;
+import org.zeststack.core.household.Measures;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.InvalidInput;
+
+/** Round trips lose nothing that the format can hold. */
+public class ExchangeTest {
+
+    private static final IngredientTable TABLE = IngredientTable.shipped();
+    private static final List<Ingredient> ALL = List.copyOf(TABLE.all());
+
+    private static Formula any(SplittableRandom random) {
+        List<FormulaLine> lines = new ArrayList<>();
+        int count = 1 + random.nextInt(12);
+        for (int i = 0; i < count; i++) {
+            boolean counted = random.nextInt(4) == 0;
+            lines.add(new FormulaLine(
+                    ALL.get(random.nextInt(ALL.size())).slug(),
+                    (1 + random.nextInt(100_000)) / 100.0,
+                    FormulaLine.Role.values()[random.nextInt(4)],
+                    counted ? Double.valueOf(1 + random.nextInt(9)) : null,
+                    random.nextBoolean(),
+                    random.nextBoolean() ? Integer.valueOf(1 + random.nextInt(5)) : null,
+                    random.nextBoolean() ? "1 \u00bd cups, \"heaped\"; =2+2" : "",
+                    random.nextBoolean() ? List.of("heaped, taken as more", "T taken as tablespoon") : List.of()));
+        }
+        Family family = Family.values()[random.nextInt(Family.values().length)];
+        boolean byEye = random.nextBoolean();
+        Finish finish = new Finish(byEye, byEye ? 0.07 : null, byEye ? 0.1 : null, 0.05, 0.4);
+        return new Formula(
+                family,
+                lines,
+                byEye ? null : Double.valueOf(118.5),
+                0.04,
+                DefaultMethods.of(family),
+                finish,
+                Map.of("butter", "cool"));
+    }
+
+    private static Map<String, String> names(Formula formula) {
+        Map<String, String> names = new LinkedHashMap<>();
+        formula.lines()
+                .forEach(
+                        l -> names.put(l.ingredient(), TABLE.get(l.ingredient()).name()));
+        return names;
+    }
+
+    @Test
+    public void ourOwnFormatIsLosslessAndMeetsItsSchema() throws IOException {
+        JsonSchema schema;
+        try (InputStream stream = ExchangeTest.class.getResourceAsStream("/static/assets/schema/formula-1.json")) {
+            schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                    .getSchema(stream);
+        }
+        SplittableRandom random = new SplittableRandom(2026);
+        for (int i = 0; i < 60; i++) {
+            Formula formula = any(random);
+            Formula inner = any(random);
+            NamedFormula used = new NamedFormula(9, "Inner", 2, inner);
+            String json = FormulaJson.write("Any name", "because", formula, List.of(used), TABLE);
+            assertTrue(
+                    schema.validate(json, com.networknt.schema.InputFormat.JSON).isEmpty(),
+                    schema.validate(json, com.networknt.schema.InputFormat.JSON).toString());
+            FormulaJson.Read read = FormulaJson.read(json);
+            assertEquals(read.formula(), formula, "seed 2026, round " + i);
+            assertEquals(read.name(), "Any name");
+            assertEquals(read.why(), "because");
+            assertEquals(read.used().get("formula:9:2").formula(), inner);
+            for (Ingredient ingredient : read.ingredients()) {
+                Ingredient here = TABLE.get(ingredient.slug());
+                assertEquals(
+                        ingredient.per100Grams().byPart(), here.per100Grams().byPart());
+                assertEquals(ingredient.household(), here.household());
+                assertEquals(ingredient.allergens(), here.allergens());
+            }
+        }
+    }
+
+    @Test
+    public void csvKeepsEveryLine() {
+        SplittableRandom random = new SplittableRandom(7);
+        for (int i = 0; i < 60; i++) {
+            Formula formula = any(random);
+            List<LinesCsv.Row> rows = LinesCsv.read(LinesCsv.write(formula, names(formula)));
+            assertEquals(rows.size(), formula.lines().size());
+            for (int n = 0; n < rows.size(); n++) {
+                FormulaLine line = formula.lines().get(n);
+                LinesCsv.Row row = rows.get(n);
+                assertEquals(row.slug(), line.ingredient());
+                assertEquals(Double.parseDouble(row.grams()), line.grams());
+                assertEquals(
+                        row.role().toUpperCase(java.util.Locale.ROOT),
+                        line.role().name());
+                assertEquals(row.pieces().isEmpty() ? null : Double.valueOf(row.pieces()), line.pieces());
+                assertEquals(row.toEffect(), (boolean) line.toEffect());
+                assertEquals(row.written(), line.written());
+            }
+        }
+    }
+
+    @Test
+    public void aRecipeKeepsIngredientsGramsAndSteps() {
+        SplittableRandom random = new SplittableRandom(12);
+        LineReader reader = new LineReader(TABLE);
+        for (int i = 0; i < 60; i++) {
+            Formula formula = any(random);
+            RecipeLd.Read read = RecipeLd.read(RecipeLd.write("A name", formula, names(formula), 1200.0));
+            assertEquals(read.name(), "A name");
+            assertEquals(read.family().orElseThrow(), formula.family());
+            for (int n = 0; n < formula.lines().size(); n++) {
+                FormulaLine line = formula.lines().get(n);
+                var back = reader.read(read.ingredients().get(n), Measures.METRIC);
+                assertEquals(
+                        back.ingredient(), line.ingredient(), read.ingredients().get(n));
+                assertEquals(back.grams(), line.grams(), 1e-6);
+                assertEquals(back.optional(), line.role() == FormulaLine.Role.OPTIONAL);
+            }
+            for (int n = 0; n < formula.method().size(); n++) {
+                var step = formula.method().get(n);
+                var back = read.steps().get(n);
+                assertEquals(back.action(), step.action());
+                assertEquals(back.cue(), step.cue());
+                assertEquals(back.caution(), step.caution());
+                assertEquals(
+                        back.tool() + back.setting() + back.right() + back.wrong(),
+                        step.tool() + step.setting() + step.right() + step.wrong());
+            }
+        }
+    }
+
+    /** Shapes that pages on the web use; invented. */
+    @Test
+    public void recipesOfOthersAreFoundInGraphsAndSections() {
+        String page = """
+                {"@context":"https://schema.org","@graph":[{"@type":"WebPage","name":"x"},
+                 {"@type":["Recipe","Thing"],"name":"Pier toffee","recipeIngredient":["1 cup sugar","2 sticks butter"],
+                  "recipeInstructions":[{"@type":"HowToSection","name":"Cook","itemListElement":[
+                    {"@type":"HowToStep","text":"Boil to 300°F."},{"@type":"HowToStep","text":"Pour."}]}]}]}
+                """;
+        RecipeLd.Read read = RecipeLd.read(page);
+        assertEquals(read.name(), "Pier toffee");
+        assertEquals(read.ingredients().size(), 2);
+        assertEquals(read.steps().get(1).action(), "Pour.");
+        assertEquals(
+                RecipeLd.read("{\"@type\":\"Recipe\",\"name\":\"x\",\"recipeInstructions\":\"Boil.\\nPour.\"}")
+                        .steps()
+                        .size(),
+                2);
+    }
+
+    @Test
+    public void whatIsNoneOfThemIsSaid() {
+        for (String bad :
+                List.of("{}", "[1]", "{\"format\":\"zest-stack-formula\"}", "not json", "{\"formatVersion\":2}")) {
+            expectThrows(InvalidInput.class, () -> FormulaJson.read(bad));
+            expectThrows(InvalidInput.class, () -> RecipeLd.read(bad));
+        }
+        expectThrows(InvalidInput.class, () -> LinesCsv.read("a,b\n1,2"));
+        expectThrows(InvalidInput.class, () -> LinesCsv.read("ingredient,grams\n\"open"));
+    }
+}
