@@ -48,10 +48,11 @@ function show() {
  */
 async function act(name, what) {
   const focused = document.activeElement?.name;
-  const body = new FormData();
-  (what ?? fields()).forEach(([field, value]) => body.append(field, value));
-  body.set('act', name);
-  const answer = await fragment(form.dataset.act, body);
+  const sent = what ?? fields();
+  const before = new Map(fields());
+  const answer = await posted(name, sent);
+  // What was typed while the answer was on its way is put back afterwards.
+  const typed = what ? [] : fields().filter(([field, value]) => before.get(field) !== value);
   replaceLive(answer);
   for (const fresh of answer.querySelectorAll('#formula [name]')) {
     const here = [...form.elements].find((e) => e.name === fresh.name && (fresh.type !== 'radio' || e.value === fresh.value));
@@ -64,6 +65,10 @@ async function act(name, what) {
       here.value = fresh.value;
     }
   }
+  for (const [field, value] of typed) {
+    const here = [...form.elements].find((e) => e.name === field && e.type !== 'checkbox' && e.type !== 'radio');
+    here && (here.value = value);
+  }
   for (const told of answer.querySelectorAll('.fault[id]')) {
     const here = document.getElementById(told.id);
     here && (here.textContent = told.textContent);
@@ -71,6 +76,22 @@ async function act(name, what) {
   const again = focused && focused !== 'act' && [...form.elements].find((e) => e.name === focused && e.type !== 'hidden');
   again && again.focus();
   sized();
+}
+
+/** Posts an act and gives the page that comes back. */
+function posted(name, what) {
+  const body = new FormData();
+  what.forEach(([field, value]) => body.append(field, value));
+  body.set('act', name);
+  return fragment(form.dataset.act, body);
+}
+
+/** Draws the questions of the family anew; nothing else on the page is touched. */
+async function schools() {
+  const answer = await posted('redraw', fields());
+  const part = document.createDocumentFragment();
+  part.append(...answer.querySelectorAll('[data-live=schools]'));
+  replaceLive(part);
 }
 
 async function undo() {
@@ -121,6 +142,10 @@ photographs(form, () => remember());
 scaleFields();
 sized();
 show();
+if ([...form.elements].some((e) => e.type === 'text' && e.value !== e.defaultValue)) {
+  // Somebody was quicker than this script.
+  ask();
+}
 
 form.addEventListener('input', (event) => {
   if (event.target.matches('.steps-table textarea')) {
@@ -135,7 +160,7 @@ form.addEventListener('change', async (event) => {
     localStorage.setItem('measures', measures.value);
   }
   if (event.target.id === 'family') {
-    await act('redraw');
+    await schools();
   }
   remember();
 });

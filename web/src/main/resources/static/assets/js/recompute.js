@@ -39,7 +39,7 @@ function showFaults(form, answer) {
  * @param {HTMLTableElement} table
  */
 export function growing(table) {
-  table.addEventListener('input', () => {
+  const grow = () => {
     const rows = table.querySelectorAll('tbody > tr');
     const last = rows[rows.length - 1];
     const written = [...last.querySelectorAll('input:not([type=hidden]):not([type=checkbox]), textarea')].some((i) => i.value);
@@ -73,5 +73,8 @@ export function growing(table) {
       live.textContent = '';
     }
     last.after(next);
-  });
+  };
+  table.addEventListener('input', grow);
+  // Somebody may have begun to write before this script was here.
+  grow();
 }

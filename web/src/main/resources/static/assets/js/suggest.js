@@ -36,6 +36,11 @@ const ask = latest(async () => {
   if (document.activeElement !== asked) {
     return;
   }
+  const found = [...answer.querySelectorAll('li')].map((li) => li.dataset.slug).join();
+  if (!list.hidden && found === list.dataset.found) {
+    return;
+  }
+  list.dataset.found = found;
   list.replaceChildren(...answer.querySelectorAll('li'));
   chosen = -1;
   [...list.children].forEach((option, n) => {

@@ -61,7 +61,8 @@ export function latest(task) {
 }
 
 /**
- * Puts the live parts of a fragment in the place of those of the page; what was unfolded stays unfolded.
+ * Puts the live parts of a fragment in the place of those of the page; what was unfolded stays unfolded, and what a hand is
+ * on keeps its value.
  * @param {DocumentFragment} from
  */
 export function replaceLive(from) {
@@ -70,7 +71,18 @@ export function replaceLive(from) {
     for (const old of document.querySelectorAll(`[data-live="${fresh.dataset.live}"]`)) {
       const copy = fresh.cloneNode(true);
       copy.querySelectorAll('details').forEach((d) => (d.open = open.has(d.dataset.why)));
+      const held = old.contains(document.activeElement) ? document.activeElement : null;
       old.replaceWith(copy);
+      hold(held, copy);
     }
+  }
+}
+
+/** What a hand is on keeps its value and the focus when the part around it is drawn anew. */
+function hold(held, copy) {
+  const again = held?.name && [...copy.querySelectorAll('input, select, textarea')].find((e) => e.name === held.name);
+  if (again) {
+    again.value = held.value;
+    again.focus();
   }
 }

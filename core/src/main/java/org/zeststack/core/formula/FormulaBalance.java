@@ -92,14 +92,19 @@ public record FormulaBalance(
         Optional<WaterActivity> activity = Optional.empty();
         String refused = "";
         try {
-            activity = Optional.of(activity(after, known));
+            activity = Optional.of(activity(formula.family(), after, known));
         } catch (Refusal refusal) {
             refused = refusal.getMessage();
         }
         return new FormulaBalance(before, pot, cook, after, least, greatest, known, density, activity, refused);
     }
 
-    private static WaterActivity activity(Composition after, boolean moistureKnown) {
+    private static WaterActivity activity(Family family, Composition after, boolean moistureKnown) {
+        switch (family.kind()) {
+            case DRY, BISCUIT, COATING ->
+                throw new Refusal("Dry goods: their water activity is measured, or typical 0.10 to 0.35.");
+            default -> {}
+        }
         if (!moistureKnown) {
             throw new Refusal("It ends by eye and its moisture is not known: weigh the pot when done.");
         }

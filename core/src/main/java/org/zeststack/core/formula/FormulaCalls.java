@@ -93,7 +93,10 @@ public final class FormulaCalls {
             case NUT -> nut();
             case GEL -> gel();
             case DRY -> dry();
-            case BISCUIT -> biscuit();
+            case BISCUIT -> {
+                biscuit();
+                porous();
+            }
             case KNEADED -> kneaded();
             case FONDANT -> fondant();
             case COATING -> coating();
@@ -375,6 +378,16 @@ public final class FormulaCalls {
                                             * balance.before().waterGrams()
                                             / balance.before().totalGrams(),
                                     1)));
+        }
+    }
+
+    private void porous() {
+        if (formula.finish().overrunFraction() == 0) {
+            call(
+                    Call.Weight.GOOD_TO_KNOW,
+                    "porous",
+                    "The density is that of the mass without its pores: weigh a piece of known size and enter the air.",
+                    "density %s g/mL without air".formatted(fixed(balance.densityGramsPerMl(), 2)));
         }
     }
 

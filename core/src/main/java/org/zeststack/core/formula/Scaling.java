@@ -21,12 +21,13 @@ import org.zeststack.core.quantity.Refusal;
  * composition and stop are the same. So factor = usable wanted / (finished mass of the formula × (1 − loss)).
  *
  * @param factor multiplies every line that is not counted in pieces
- * @param lines scaled lines, for one pot as weighed and for all
+ * @param lines scaled lines, for one batch as weighed and for all
  * @param pouredGrams everything weighed out
  * @param cookedGrams finished mass
  * @param usableGrams what reaches cavity, frame or tray
- * @param pots equal pots to cook
- * @param bowls equal fillings of the mixer bowl
+ * @param pots pots that the mass wants
+ * @param bowls fillings of the mixer bowl that it wants
+ * @param batches equal batches to make, the greater of the two
  * @param roundingGrams what rounding to the scale adds to or takes from everything weighed out
  * @param worstRounding greatest share by which one line was rounded
  * @param why the arithmetic
@@ -39,6 +40,7 @@ public record Scaling(
         double usableGrams,
         int pots,
         int bowls,
+        int batches,
         double roundingGrams,
         double worstRounding,
         Working why) {
@@ -59,9 +61,9 @@ public record Scaling(
      * One scaled line.
      *
      * @param index of the formula's line
-     * @param grams exact, all pots together
-     * @param weighedGrams for one pot, rounded to the scale
-     * @param pieces whole pieces, all pots together; null where nothing is counted
+     * @param grams exact, all batches together
+     * @param weighedGrams for one batch, rounded to the scale
+     * @param pieces whole pieces, all batches together; null where nothing is counted
      */
     public record Line(int index, String ingredient, double grams, double weighedGrams, Double pieces) {}
 
@@ -107,6 +109,7 @@ public record Scaling(
         private final double wanted;
         private final Limits limits;
         private final Working.Builder why = Working.of("Scaling");
+        private int batches = 1;
 
         Scaler(Formula formula, FormulaBalance balance, double factor, Limits limits) {
             this.formula = formula;
@@ -133,9 +136,10 @@ public record Scaling(
                         plain(100 * formula.handlingLossFraction()),
                         fixed(usable, 0));
             }
-            List<Double> exact = exactGrams();
             int pots = pots();
             int bowls = bowls(finished);
+            batches = Math.max(pots, bowls);
+            List<Double> exact = exactGrams();
             List<Line> lines = new ArrayList<>();
             double poured = 0;
             double rounded = 0;
@@ -143,15 +147,15 @@ public record Scaling(
             for (int i = 0; i < exact.size(); i++) {
                 FormulaLine line = formula.lines().get(i);
                 double grams = exact.get(i);
-                double each = Math.max(limits.resolutionGrams(), round(grams / pots));
+                double each = Math.max(limits.resolutionGrams(), round(grams / batches));
                 Double pieces = line.pieces() == null
                         ? null
                         : Double.valueOf(Math.round(grams / (line.grams() / line.pieces())));
                 lines.add(new Line(i, line.ingredient(), grams, each, pieces));
                 if (line.counts()) {
                     poured += grams;
-                    rounded += each * pots - grams;
-                    worst = Math.max(worst, Math.abs(each * pots - grams) / grams);
+                    rounded += each * batches - grams;
+                    worst = Math.max(worst, Math.abs(each * batches - grams) / grams);
                 }
             }
             return new Scaling(
@@ -162,6 +166,7 @@ public record Scaling(
                     usable,
                     pots,
                     bowls,
+                    batches,
                     rounded,
                     worst,
                     why.from(
@@ -170,7 +175,7 @@ public record Scaling(
         }
 
         /**
-         * Lines counted in pieces become whole; the others are multiplied so that the sum is what it would have been.
+         * Lines counted in pieces become whole in every batch; the others are multiplied so that the sum is what it would have been.
          */
         private List<Double> exactGrams() {
             double whole = 0;
@@ -205,7 +210,7 @@ public record Scaling(
         }
 
         private double wholePieces(FormulaLine line) {
-            return Math.max(1, Math.round(line.pieces() * wanted));
+            return batches * Math.max(1, Math.round(line.pieces() * wanted / batches));
         }
 
         private int pots() {
@@ -256,15 +261,13 @@ public record Scaling(
         }
     }
 
-    /** Words that tell how many pots and bowls, where it is more than one. */
+    /** Words that tell how many batches and for want of what room, where it is more than one. */
     public Optional<String> sharedOut() {
-        List<String> told = new ArrayList<>();
-        if (pots > 1) {
-            told.add(pots + " equal pots of " + Numbers.fixed(pouredGrams / pots, 0) + " g");
+        if (batches == 1) {
+            return Optional.empty();
         }
-        if (bowls > 1) {
-            told.add(bowls + " equal bowls of " + Numbers.fixed(cookedGrams / bowls, 0) + " g");
-        }
-        return told.isEmpty() ? Optional.empty() : Optional.of(String.join("; ", told));
+        String room = pots == batches ? bowls == batches ? "pot and bowl" : "pot" : "bowl";
+        return Optional.of("%d equal batches of %s g, as the %s holds no more"
+                .formatted(batches, Numbers.fixed(pouredGrams / batches, 0), room));
     }
 }

@@ -93,6 +93,9 @@ public class ScalingTest {
         near(eggs.grams(), 99, 1e-9, "3 of 33 g");
         double sum = scaling.lines().stream().mapToDouble(Scaling.Line::grams).sum();
         near(sum, 766 * 1.7, 1e-6, "the others take up the difference");
+        Scaling shared = Scaling.of(formula, balance(formula), 7, new Scaling.Limits(2.0, null, 1));
+        assertTrue(shared.batches() > 1);
+        near(shared.lines().get(0).pieces() % shared.batches(), 0, 1e-9, "whole eggs in every batch");
     }
 
     @Test

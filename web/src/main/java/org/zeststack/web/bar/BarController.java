@@ -1,6 +1,7 @@
 package org.zeststack.web.bar;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,8 @@ import org.zeststack.web.shelf.Shelf;
 /** Bars: the list, the cross-section as the control, the versions. */
 @Page
 class BarController {
+
+    private static final List<String> KINDS = List.of("dark", "milk", "white", "blond", "ruby");
 
     private final Designs<Bar> bars;
     private final Designs<Formula> formulas;
@@ -94,7 +97,11 @@ class BarController {
     }
 
     private List<Ingredient> couvertures() {
-        return shelf.table().all().stream().filter(Ingredient::isCouverture).toList();
+        return shelf.table().all().stream()
+                .filter(Ingredient::isCouverture)
+                .sorted(Comparator.comparingInt((Ingredient i) -> KINDS.indexOf(i.couverture()))
+                        .thenComparing(Ingredient::name))
+                .toList();
     }
 
     /** Puts the computed bar and its drawings into the model, or the faults into the form. */

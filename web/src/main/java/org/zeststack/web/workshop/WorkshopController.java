@@ -174,6 +174,7 @@ class WorkshopController {
     private static String edit(Model model, String what, FormInput form) {
         model.addAttribute("form", form);
         model.addAttribute("what", what);
+        model.addAttribute("vesselKinds", Vessel.Kind.values());
         return "workshop/edit";
     }
 

@@ -96,7 +96,7 @@ public class FormulaPageTest {
         field("scale.amount").fill("12");
         field("scale.tray").fill("9 x 13 in");
         field("scale.potLitres").fill("2");
-        assertThat(page.locator("[data-out=pots]")).containsText("equal pots");
+        assertThat(page.locator("[data-out=pots]")).containsText("equal batches");
         // Area × thickness × density: 22.86 × 33.02 × 1.2 cm are 905.8 mL.
         String density =
                 page.locator("dd:near(dt:text('Density at 20'))").first().innerText();
