@@ -1,5 +1,5 @@
 -- The store room: ingredients of the workshop, read from the open table once and its own after that. The revision counts
--- every change, so that an instance knows whether the table it holds in memory is still true.
+-- every change and is never given twice, so that an instance knows whether the table it holds in memory is still true.
 create table ingredient (
   slug text primary key check (slug ~ '^[a-z0-9][a-z0-9-]{0,79}$'),
   content jsonb not null,
@@ -7,6 +7,7 @@ create table ingredient (
   changed_by text not null,
   changed_at timestamptz not null
 );
+create sequence ingredient_revision_number;
 create table ingredient_revision (
   id int primary key check (id = 1),
   revision bigint not null

@@ -15,7 +15,7 @@ const past = [fields()];
 const future = [];
 
 function fields() {
-  return [...new FormData(form)].filter(([name]) => name !== '_csrf' && name !== 'act');
+  return [...new FormData(form)].filter(([name]) => !['_csrf', 'act', 'open'].includes(name));
 }
 
 function same(a, b) {
@@ -86,12 +86,24 @@ function posted(name, what) {
   return fragment(form.dataset.act, body);
 }
 
-/** Draws the questions of the family anew; nothing else on the page is touched. */
-async function schools() {
-  const answer = await posted('redraw', fields());
+/** Puts the short texts beside the rows; the marks of guesses that are gone are taken away. */
+function beside(answer) {
+  const texts = JSON.parse(answer.querySelector('[data-texts]').dataset.texts);
+  for (const [part, text] of Object.entries(texts)) {
+    const here = form.querySelector(`[data-live="${part}"]`);
+    here && (here.textContent = text);
+  }
+  const marked = new Set([...answer.querySelectorAll('.guess-note')].map((note) => note.dataset.live));
+  form.querySelectorAll('.guess-note').forEach((note) => marked.has(note.dataset.live) || note.replaceChildren());
+}
+
+/** Draws the questions and the untouched method of the family anew; the lines are left alone. */
+async function family() {
+  const answer = await posted('family', fields());
   const part = document.createDocumentFragment();
-  part.append(...answer.querySelectorAll('[data-live=schools]'));
+  part.append(...answer.querySelectorAll('[data-live=schools], [data-live=step-rows]'));
   replaceLive(part);
+  sized();
 }
 
 async function undo() {
@@ -132,7 +144,7 @@ if (measures && localStorage.getItem('measures')) {
 }
 
 document.querySelectorAll('table[data-rows]').forEach(growing);
-const ask = recompute(form);
+const ask = recompute(form, beside);
 suggest(form, (field) => {
   ask();
   remember();
@@ -147,6 +159,18 @@ if ([...form.elements].some((e) => e.type === 'text' && e.value !== e.defaultVal
   ask();
 }
 
+// What is folded away is not worked out while somebody types; unfolding asks for it.
+form.addEventListener(
+  'toggle',
+  (event) => {
+    const open = [...form.querySelectorAll('details[open][data-why]')].map((d) => d.dataset.why).join(' ');
+    if (open !== document.getElementById('open').value) {
+      document.getElementById('open').value = open;
+      event.target.open && ask();
+    }
+  },
+  true,
+);
 form.addEventListener('input', (event) => {
   if (event.target.matches('.steps-table textarea')) {
     sized();
@@ -160,7 +184,7 @@ form.addEventListener('change', async (event) => {
     localStorage.setItem('measures', measures.value);
   }
   if (event.target.id === 'family') {
-    await schools();
+    await family();
   }
   remember();
 });

@@ -34,7 +34,8 @@ public class Bench {
 
     private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
     private static final Pattern META = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
-    private static final int SECONDS = 6;
+    private static final int TURNS = 4;
+    private static final int SECONDS = 2;
     private static final int HANDS = 8;
 
     private final HttpClient client =
@@ -57,7 +58,17 @@ public class Bench {
                     .header("Content-Type", "application/x-www-form-urlencoded")
                     .POST(BodyPublishers.ofString(barForm))
                     .build();
-            for (HttpRequest request : List.of(bare, page, recompute)) {
+            HttpRequest bareApi = api(app, "/api/v1/cavity/tapered", CAVITY);
+            HttpRequest formula = HttpRequest.newBuilder(URI.create(app.url() + "/formulas/1/compute"))
+                    .header("X-Requested-With", "fetch")
+                    .header("Content-Type", "application/x-www-form-urlencoded")
+                    .POST(BodyPublishers.ofString(longFormula(app)))
+                    .build();
+            HttpRequest search = HttpRequest.newBuilder(URI.create(app.url() + "/store-room/search?q=couv"))
+                    .header("X-Requested-With", "fetch")
+                    .build();
+            HttpRequest parse = api(app, "/api/v1/formula/parse", PARSE);
+            for (HttpRequest request : List.of(bare, page, recompute, bareApi, formula, search, parse)) {
                 perSecond(request);
             }
             double bareRate = perSecond(bare);
@@ -66,6 +77,11 @@ public class Bench {
             say("bare page requests per second", bareRate);
             say("bar page to bare page, rate ratio", pageRate / bareRate);
             say("recompute call to bare page, rate ratio", recomputeRate / bareRate);
+            double apiRate = perSecond(bareApi);
+            say("bare interface calls per second", apiRate);
+            say("bare interface call to recompute of a 25-line formula, rate ratio", ratio(bareApi, formula));
+            say("bare interface call to library search per keystroke, rate ratio", ratio(bareApi, search));
+            say("bare interface call to reading 12 household lines, rate ratio", ratio(bareApi, parse));
             core(app);
         }
         say("start-up seconds", startUp());
@@ -82,6 +98,49 @@ public class Bench {
                                 "username", owner.login(), "password", owner.password(), "_csrf", csrf.group(1)))))
                         .build(),
                 BodyHandlers.ofString());
+    }
+
+    private static final String CAVITY = """
+            {"openingLengthMm": 90, "openingWidthMm": 30, "floorLengthMm": 84, "floorWidthMm": 24, "depthMm": 12, "shellMm": 1.5,
+             "backMm": 2, "backLeastMm": 1, "backGreatestMm": 3, "shellGramsPerMl": 1.27, "fillingGramsPerMl": 1.3}
+            """;
+    private static final String PARSE =
+            "{\"text\": \"" + "1 \u00bd cups heavy cream\\n2 sticks unsalted butter\\na pinch of salt\\n".repeat(4)
+                    + "\", \"measures\": \"us\"}";
+
+    private static HttpRequest api(TestApp app, String path, String body) {
+        return HttpRequest.newBuilder(URI.create(app.url() + path))
+                .header("Content-Type", "application/json")
+                .header("Authorization", "Bearer " + DemoPeople.TOKEN)
+                .POST(BodyPublishers.ofString(body))
+                .build();
+    }
+
+    /** Twenty-five lines and a dozen steps, as the page would post them while somebody types. */
+    private String longFormula(TestApp app) throws Exception {
+        Matcher csrf = META.matcher(get(app.url() + "/formulas/1"));
+        csrf.find();
+        Map<String, String> fields = new java.util.LinkedHashMap<>();
+        fields.put("_csrf", csrf.group(1));
+        fields.put("name", "Long");
+        fields.put("family", "CARAMEL");
+        fields.put("stopCelsius", "118");
+        fields.put("handlingLossFraction", "3");
+        List<String> names =
+                List.of("Sugar (white)", "Glucose syrup DE 42", "Cream 35 % fat", "Butter 82 % fat", "Honey");
+        List<String> slugs = List.of("sugar", "glucose-syrup-42", "cream-35", "butter", "honey");
+        for (int i = 0; i < 25; i++) {
+            String line = "line." + i + ".";
+            fields.put(line + "ingredient", names.get(i % 5));
+            fields.put(line + "slug", slugs.get(i % 5));
+            fields.put(line + "grams", String.valueOf(20 + i));
+            fields.put(line + "role", "POT");
+        }
+        for (int i = 0; i < 12; i++) {
+            fields.put("step." + i + ".action", "Stir");
+            fields.put("step." + i + ".cue", "118 \u00b0C; 20 min");
+        }
+        return form(fields);
     }
 
     private String barForm(TestApp app) throws Exception {
@@ -110,6 +169,17 @@ public class Bench {
         return fields.entrySet().stream()
                 .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
+    }
+
+    /** Rate of one request over that of another, taken in turns so that a machine with other work on it favours neither. */
+    private double ratio(HttpRequest one, HttpRequest other) throws Exception {
+        double ones = 0;
+        double others = 0;
+        for (int turn = 0; turn < TURNS; turn++) {
+            ones += perSecond(one);
+            others += perSecond(other);
+        }
+        return ones / others;
     }
 
     /** Requests answered per second by a few hands at once; any answer but 200 is a fault. */

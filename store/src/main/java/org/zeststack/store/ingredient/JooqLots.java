@@ -5,16 +5,20 @@ import static org.zeststack.store.schema.Tables.LOT_MOVEMENT;
 
 import java.time.ZoneOffset;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.ingredient.Lot;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.Trusted;
 import org.zeststack.store.json.StoredJson;
 
 @Repository
@@ -24,7 +28,12 @@ class JooqLots implements Lots {
                     (Kept k) -> k.lot().bestBefore(), Comparator.nullsLast(Comparator.naturalOrder()))
             .thenComparing(Kept::id);
 
+    private static final Field<Double> PRICE =
+            DSL.field("({0} ->> 'pricePerKg')::double precision", Double.class, LOT.CONTENT);
+    private static final Field<String> RECEIVED = DSL.field("{0} ->> 'received'", String.class, LOT.CONTENT);
+
     private final DSLContext db;
+    private final Trusted<Map<String, Double>> prices = new Trusted<>(this::readPrices);
 
     JooqLots(DSLContext db) {
         this.db = db;
@@ -63,7 +72,7 @@ class JooqLots implements Lots {
 
     @Override
     public long add(String ingredient, Lot lot, Move how, double grams, UUID key, Stamp stamp) {
-        return db.transactionResult(tx -> {
+        long added = db.transactionResult(tx -> {
             long id = tx.dsl()
                     .insertInto(LOT)
                     .set(LOT.INGREDIENT, ingredient)
@@ -76,6 +85,8 @@ class JooqLots implements Lots {
             move(tx.dsl(), id, key, how, grams, null, "", stamp);
             return id;
         });
+        prices.forget();
+        return added;
     }
 
     @Override
@@ -91,6 +102,7 @@ class JooqLots implements Lots {
         if (changed != 1) {
             throw new StaleEdit("Lot " + lot.code());
         }
+        prices.forget();
     }
 
     @Override
@@ -112,6 +124,21 @@ class JooqLots implements Lots {
                         .onConflictDoNothing()
                         .execute()
                 == 1;
+    }
+
+    @Override
+    public Map<String, Double> pricePerKg() {
+        return prices.get();
+    }
+
+    private Map<String, Double> readPrices() {
+        Map<String, Double> byIngredient = new HashMap<>();
+        db.select(LOT.INGREDIENT, PRICE)
+                .from(LOT)
+                .where(PRICE.isNotNull())
+                .orderBy(RECEIVED, LOT.ID)
+                .forEach(r -> byIngredient.put(r.value1(), r.value2()));
+        return Map.copyOf(byIngredient);
     }
 
     @Override

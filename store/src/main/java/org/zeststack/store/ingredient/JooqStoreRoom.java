@@ -1,5 +1,6 @@
 package org.zeststack.store.ingredient;
 
+import static org.zeststack.store.schema.Sequences.INGREDIENT_REVISION_NUMBER;
 import static org.zeststack.store.schema.Tables.INGREDIENT;
 import static org.zeststack.store.schema.Tables.INGREDIENT_REVISION;
 
@@ -13,12 +14,14 @@ import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.Trusted;
 import org.zeststack.store.json.StoredJson;
 
 @Repository
 class JooqStoreRoom implements StoreRoom {
 
     private final DSLContext db;
+    private final Trusted<IngredientTable> trusted = new Trusted<>(this::read);
     private volatile Held held = new Held(-1, IngredientTable.of(List.of()));
 
     private record Held(long revision, IngredientTable table) {}
@@ -29,13 +32,17 @@ class JooqStoreRoom implements StoreRoom {
 
     @Override
     public IngredientTable table() {
+        return trusted.get();
+    }
+
+    private IngredientTable read() {
         long revision = db.select(INGREDIENT_REVISION.REVISION)
                 .from(INGREDIENT_REVISION)
                 .fetchSingle()
                 .value1();
+        // The revision is read first: a change in between only means reading the table once more next time.
         Held now = held;
         if (now.revision != revision) {
-            // The revision was read first: a change in between only means reading once more next time.
             now = new Held(revision, IngredientTable.of(all()));
             held = now;
         }
@@ -62,11 +69,12 @@ class JooqStoreRoom implements StoreRoom {
 
     @Override
     public boolean add(Ingredient ingredient, Stamp stamp) {
-        return db.transactionResult(tx -> {
-            boolean added = insert(tx.dsl(), List.of(ingredient), stamp) == 1;
+        boolean added = db.transactionResult(tx -> {
             nextRevision(tx.dsl());
-            return added;
+            return insert(tx.dsl(), List.of(ingredient), stamp) == 1;
         });
+        trusted.forget();
+        return added;
     }
 
     private static int insert(DSLContext dsl, Collection<Ingredient> ingredients, Stamp stamp) {
@@ -99,20 +107,23 @@ class JooqStoreRoom implements StoreRoom {
             }
             nextRevision(tx.dsl());
         });
+        trusted.forget();
     }
 
     @Override
     public int fillOnce(Collection<Ingredient> ingredients, Stamp stamp) {
-        return db.transactionResult(tx -> {
+        int taken = db.transactionResult(tx -> {
             // Locked first, so that of two instances starting together one fills and the other finds it filled.
             nextRevision(tx.dsl());
             return tx.dsl().fetchExists(INGREDIENT) ? 0 : insert(tx.dsl(), ingredients, stamp);
         });
+        trusted.forget();
+        return taken;
     }
 
     private static void nextRevision(DSLContext dsl) {
         dsl.update(INGREDIENT_REVISION)
-                .set(INGREDIENT_REVISION.REVISION, INGREDIENT_REVISION.REVISION.plus(1))
+                .set(INGREDIENT_REVISION.REVISION, INGREDIENT_REVISION_NUMBER.nextval())
                 .execute();
     }
 }

@@ -64,16 +64,5 @@ public interface Lots {
     }
 
     /** Price per kg by slug or link, of the lot received last. */
-    default Map<String, Double> pricePerKg() {
-        Map<String, Kept> newest = new java.util.HashMap<>();
-        all().stream()
-                .filter(k -> k.lot().pricePerKg() != null)
-                .forEach(k -> newest.merge(
-                        k.ingredient(),
-                        k,
-                        (a, b) -> a.lot().received().isAfter(b.lot().received()) ? a : b));
-        Map<String, Double> prices = new java.util.HashMap<>();
-        newest.forEach((ingredient, kept) -> prices.put(ingredient, kept.lot().pricePerKg()));
-        return prices;
-    }
+    Map<String, Double> pricePerKg();
 }

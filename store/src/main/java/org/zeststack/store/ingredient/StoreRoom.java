@@ -12,7 +12,10 @@ public interface StoreRoom {
     /** An ingredient with its lock. */
     record Kept(Ingredient ingredient, int lock, Stamp stamp) {}
 
-    /** All ingredients, kept in memory until one changes; costs one small query to know. */
+    /**
+     * All ingredients, kept in memory until one changes. What this instance changes is there at once, what another changes
+     * within a fifth of a second.
+     */
     IngredientTable table();
 
     Optional<Kept> find(String slug);

@@ -22,12 +22,14 @@ import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.Trusted;
 import org.zeststack.store.json.StoredJson;
 
 @Repository
 class JooqWorkshopStore implements WorkshopStore {
 
     private final DSLContext db;
+    private final Trusted<Surroundings> surroundings = new Trusted<>(this::readSurroundings);
 
     JooqWorkshopStore(DSLContext db) {
         this.db = db;
@@ -85,6 +87,7 @@ class JooqWorkshopStore implements WorkshopStore {
                 .where(WORKSHOP.LOCK_VERSION.eq(lock))
                 .execute();
         requireOne(changed, "The workshop");
+        surroundings.forget();
     }
 
     @Override
@@ -311,16 +314,20 @@ class JooqWorkshopStore implements WorkshopStore {
     }
 
     @Override
-    public String currency() {
-        return db.select(WORKSHOP.CURRENCY)
+    public Surroundings surroundings() {
+        return surroundings.get();
+    }
+
+    private Surroundings readSurroundings() {
+        return db.select(WORKSHOP.PLACE_BY, WORKSHOP.PLACE_AMOUNT, WORKSHOP.CURRENCY)
                 .from(WORKSHOP)
-                .fetchOptional(WORKSHOP.CURRENCY)
-                .orElse("EUR");
+                .fetchSingle(r -> new Surroundings(new Place(Place.By.valueOf(r.value1()), r.value2()), r.value3()));
     }
 
     @Override
     public void saveCurrency(String currency) {
         db.update(WORKSHOP).set(WORKSHOP.CURRENCY, currency).execute();
+        surroundings.forget();
     }
 
     private static void requireOne(int changed, String what) {

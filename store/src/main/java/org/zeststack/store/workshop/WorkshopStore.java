@@ -45,8 +45,15 @@ public interface WorkshopStore {
 
     void saveVessel(long id, String name, Vessel vessel, int lock, Stamp stamp);
 
-    /** Three letters of the money that prices are in. */
-    String currency();
+    /**
+     * Where it is and what it pays in, for computing; see {@link org.zeststack.store.Trusted}.
+     *
+     * @param currency three letters of the money that prices are in
+     */
+    record Surroundings(Place place, String currency) {}
+
+    /** The surroundings of a workshop that is set up. */
+    Surroundings surroundings();
 
     void saveCurrency(String currency);
 

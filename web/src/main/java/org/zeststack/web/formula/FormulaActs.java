@@ -42,6 +42,7 @@ class FormulaActs {
             case "add" -> add(form);
             case "paste" -> paste(form);
             case "method" -> method(form);
+            case "family" -> family(form);
             case "accept" -> form.typed().put("line." + row(words) + ".guesses", "");
             case "take" -> take(form, row(words), words.length > 2 ? words[2] : "");
             case "drop" -> drop(form, words.length > 2 ? words[2] : "", row(words));
@@ -82,6 +83,9 @@ class FormulaActs {
         int line = next(form, "line");
         for (Recipe.Line read : recipe.lines()) {
             lines.put(typed, line++, read.read());
+        }
+        if (!recipe.steps().isEmpty() && untouched(form)) {
+            dropMethod(form);
         }
         int step = next(form, "step");
         for (Recipe.Step read : recipe.steps()) {
@@ -132,6 +136,38 @@ class FormulaActs {
         for (MethodStep step : DefaultMethods.of(family)) {
             FormulaFields.put(form.typed(), next++, step);
         }
+    }
+
+    /** A method that nobody has touched follows the family. */
+    private void family(FormInput form) {
+        if (untouched(form)) {
+            dropMethod(form);
+            method(form);
+        }
+    }
+
+    /** Whether the steps are those that some family brings, or none. */
+    private static boolean untouched(FormInput form) {
+        List<String> written = FormulaFields.used(form, "step").stream()
+                .map(n -> form.text("step." + n + ".action") + "|" + form.text("step." + n + ".cue"))
+                .filter(step -> !step.equals("|"))
+                .toList();
+        if (written.isEmpty()) {
+            return true;
+        }
+        for (Family family : Family.values()) {
+            List<String> usual = DefaultMethods.of(family).stream()
+                    .map(step -> step.action() + "|" + step.cue())
+                    .toList();
+            if (usual.equals(written)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static void dropMethod(FormInput form) {
+        form.typed().keySet().removeIf(field -> field.startsWith("step."));
     }
 
     /** Takes another ingredient for a line; the amount is read again from what was written. */

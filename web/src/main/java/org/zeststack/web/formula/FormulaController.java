@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
@@ -30,7 +31,7 @@ class FormulaController {
 
     static final String NEW_NAME = "New formula";
 
-    static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, List.of());
+    static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, DefaultMethods.of(Family.CARAMEL));
 
     private final Designs<Formula> formulas;
     private final FormulaWorkings workings;
@@ -77,6 +78,7 @@ class FormulaController {
     private String page(long id, FormInput form, Model model) {
         workings.compute(id, form, fields, model);
         model.addAttribute("id", id);
+        model.addAttribute("full", true);
         model.addAttribute("lineRows", FormulaFields.rows(form, "line"));
         model.addAttribute("stepRows", FormulaFields.rows(form, "step"));
         model.addAttribute("families", Family.values());
@@ -110,8 +112,7 @@ class FormulaController {
         FormInput form = FormInput.of(typed);
         workings.compute(id, form, fields, model);
         model.addAttribute("id", id);
-        model.addAttribute("lineRows", FormulaFields.rows(form, "line"));
-        model.addAttribute("stepRows", FormulaFields.rows(form, "step"));
+        model.addAttribute("full", false);
         return "formula/computed";
     }
 

@@ -8,8 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
@@ -25,8 +23,6 @@ import org.zeststack.web.form.FormInput;
 /** Fields of a formula's form: {@code line.N.grams}, {@code step.N.action} and so on, to text and back. */
 final class FormulaFields {
 
-    private static final Pattern NUMBERED =
-            Pattern.compile("(line|step)\\.([0-9]{1,4})\\.[a-z]+", Pattern.CASE_INSENSITIVE);
     private static final int MOST_ROWS = 60;
     private static final String YES = "yes";
 
@@ -100,12 +96,17 @@ final class FormulaFields {
         return rows;
     }
 
+    /** Numbers of the rows that a form has fields of, in order. */
     static List<Integer> used(FormInput form, String what) {
         TreeSet<Integer> rows = new TreeSet<>();
+        String prefix = what + ".";
         for (String field : form.typed().keySet()) {
-            Matcher matcher = NUMBERED.matcher(field);
-            if (matcher.matches() && matcher.group(1).equals(what)) {
-                rows.add(Integer.parseInt(matcher.group(2)));
+            int end = field.startsWith(prefix) ? field.indexOf('.', prefix.length()) : -1;
+            if (end > prefix.length() && end <= prefix.length() + 4) {
+                String number = field.substring(prefix.length(), end);
+                if (number.chars().allMatch(c -> c >= '0' && c <= '9')) {
+                    rows.add(Integer.parseInt(number));
+                }
             }
         }
         return List.copyOf(rows);

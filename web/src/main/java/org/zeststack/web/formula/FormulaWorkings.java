@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.zeststack.core.formula.Adjustment;
@@ -24,11 +25,15 @@ import org.zeststack.core.workshop.Place;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Show;
 import org.zeststack.web.shelf.Shelf;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Works out everything that a formula's page shows beside what is typed. */
 @Component
 class FormulaWorkings {
+
+    private static final JsonMapper MAPPER = JsonMapper.shared();
 
     private final Shelf shelf;
     private final Lots lots;
@@ -57,8 +62,11 @@ class FormulaWorkings {
 
     /** Works a formula out at this workshop's place. */
     Worked work(long id, String name, Formula formula) {
-        IngredientTable table = shelf.needs(id, name, formula).table();
-        FormulaBalance balance = FormulaBalance.of(formula, table, place().pressureKpa());
+        return work(formula, shelf.needs(id, name, formula).table(), place());
+    }
+
+    private Worked work(Formula formula, IngredientTable table, Place place) {
+        FormulaBalance balance = FormulaBalance.of(formula, table, place.pressureKpa());
         Makeup makeup = Makeup.of(formula, balance, table, lots.pricePerKg());
         Map<String, String> names = new LinkedHashMap<>();
         formula.lines()
@@ -68,23 +76,23 @@ class FormulaWorkings {
     }
 
     Place place() {
-        return workshop.place().orElseThrow().content();
+        return workshop.surroundings().place();
     }
 
     /** The formula in a form, or its faults in the form. */
     Optional<Formula> checked(long id, FormInput form, FormulaFields fields) {
         Optional<FormulaFields.Read> read = fields.read(form);
-        return read.flatMap(r -> worked(id, form, r)).map(Worked::formula);
+        return read.flatMap(r -> worked(id, form, r, place())).map(Worked::formula);
     }
 
-    private Optional<Worked> worked(long id, FormInput form, FormulaFields.Read read) {
+    private Optional<Worked> worked(long id, FormInput form, FormulaFields.Read read, Place place) {
         try {
             IngredientTable table =
                     shelf.needs(id, form.text("name"), read.formula()).table();
             if (!FormulaFields.checked(form, read, table)) {
                 return Optional.empty();
             }
-            return Optional.of(work(id, form.text("name"), read.formula()));
+            return Optional.of(work(read.formula(), table, place));
         } catch (InvalidInput input) {
             input.faults().forEach(f -> form.add(FormulaFields.atRow(f, read.rows())));
         } catch (Refusal refusal) {
@@ -96,23 +104,33 @@ class FormulaWorkings {
     /**
      * What stands beside one line.
      *
-     * @param percent of everything weighed out; 0 where nothing is counted
-     * @param grams grams that a household amount came to; null where grams were typed
+     * @param words its share of everything weighed out, and the grams that a household amount came to
+     * @param others what may be meant instead, by slug
      */
-    record RowNote(int row, double percent, Double grams, List<String> guesses, Map<String, String> others) {}
+    record RowNote(int row, String words, List<String> guesses, Map<String, String> others) {}
 
     /** Puts what a form comes to, or why it comes to nothing, into the model. */
     void compute(long id, FormInput form, FormulaFields fields, Model model) {
         model.addAttribute("form", form);
-        model.addAttribute("place", place());
-        model.addAttribute("currency", workshop.currency());
+        Place place = place();
+        model.addAttribute("place", place);
+        model.addAttribute("currency", workshop.surroundings().currency());
         boolean empty = FormulaFields.used(form, "line").stream().noneMatch(n -> form.has("line." + n + ".ingredient"));
         Optional<FormulaFields.Read> read = empty ? Optional.empty() : fields.read(form);
-        Optional<Worked> worked = read.flatMap(r -> worked(id, form, r));
+        Optional<Worked> worked = read.flatMap(r -> worked(id, form, r, place));
         model.addAttribute("worked", worked.orElse(null));
         model.addAttribute("balance", worked.map(Worked::balance).orElse(null));
-        model.addAttribute("rowNotes", rowNotes(form, read, worked));
-        model.addAttribute("stepNotes", stepNotes(form));
+        Map<Integer, RowNote> rowNotes = rowNotes(form, read, worked);
+        Map<Integer, String> stepNotes = stepNotes(form);
+        model.addAttribute("rowNotes", rowNotes);
+        model.addAttribute(
+                "marked",
+                rowNotes.values().stream()
+                        .filter(note -> !note.guesses().isEmpty())
+                        .map(RowNote::row)
+                        .toList());
+        model.addAttribute("stepNotes", stepNotes);
+        model.addAttribute("texts", texts(rowNotes, stepNotes));
         worked.ifPresent(w -> {
             adjustment(form, w, model);
             scaling.scale(form, id, read.orElseThrow(), w.balance()).ifPresent(s -> {
@@ -120,6 +138,14 @@ class FormulaWorkings {
                 model.addAttribute("scaled", ScaleForm.shown(s, w.formula(), w.names()));
             });
         });
+    }
+
+    /** The short texts beside rows, by the name of the part that shows them, for the script to put in place. */
+    private static String texts(Map<Integer, RowNote> rowNotes, Map<Integer, String> stepNotes) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        rowNotes.forEach((row, note) -> texts.put("share-" + row, note.words()));
+        stepNotes.forEach((row, words) -> texts.put("ends-" + row, words));
+        return MAPPER.writeValueAsString(texts);
     }
 
     private static void adjustment(FormInput form, Worked worked, Model model) {
@@ -168,18 +194,18 @@ class FormulaWorkings {
             String f = "line." + row + ".";
             int index = read.map(r -> r.rows().indexOf(row)).orElse(-1);
             FormulaLine line = index < 0 ? null : read.get().formula().lines().get(index);
-            boolean plain = AmountText.parse(form.text(f + "grams")).isPresent();
             List<String> guesses = line != null ? line.guesses() : LineFields.guesses(form.text(f + "guesses"));
-            notes.put(
-                    row,
-                    new RowNote(
-                            row,
-                            line == null || total == 0 || !line.counts() ? 0 : 100 * line.grams() / total,
-                            line == null || plain ? null : Double.valueOf(line.grams()),
-                            guesses,
-                            others(form.text(f + "others"))));
+            String words = line == null ? "" : words(line, total, form.text(f + "grams"));
+            notes.put(row, new RowNote(row, words, guesses, others(form.text(f + "others"))));
         }
         return notes;
+    }
+
+    private static String words(FormulaLine line, double totalGrams, String typed) {
+        String grams = AmountText.parse(typed).isPresent() ? "" : "= " + Show.INSTANCE.grams(line.grams()) + " ";
+        return totalGrams == 0 || !line.counts()
+                ? grams
+                : grams + Show.INSTANCE.number(100 * line.grams() / totalGrams, 1) + " %";
     }
 
     private Map<String, String> others(String slugs) {
@@ -190,11 +216,29 @@ class FormulaWorkings {
         return others;
     }
 
-    private static Map<Integer, List<Ending>> stepNotes(FormInput form) {
-        Map<Integer, List<Ending>> notes = new LinkedHashMap<>();
+    /** The signs of each step's cue, in words. */
+    private static Map<Integer, String> stepNotes(FormInput form) {
+        Map<Integer, String> notes = new LinkedHashMap<>();
         for (int row : FormulaFields.rows(form, "step")) {
-            notes.put(row, Ending.read(form.text("step." + row + ".cue")));
+            notes.put(
+                    row,
+                    Ending.read(form.text("step." + row + ".cue")).stream()
+                            .map(FormulaWorkings::words)
+                            .collect(Collectors.joining(" · ")));
         }
         return notes;
+    }
+
+    private static String words(Ending ending) {
+        boolean range = ending.greatest() > ending.least();
+        Show show = Show.INSTANCE;
+        return switch (ending.kind()) {
+            case READING ->
+                "reading " + (range ? show.number(ending.least(), 1) + "–" : "") + show.celsius(ending.greatest());
+            case MINUTES ->
+                "time " + (range ? show.minutes(ending.least()) + "–" : "") + show.minutes(ending.greatest());
+            case WEIGHT -> "weight " + show.grams(ending.least());
+            default -> ending.kind().words();
+        };
     }
 }

@@ -44,11 +44,12 @@ class VersionController {
         FormulaWorkings.Worked worked = workings.work(id, version.name(), version.content());
         model.addAttribute("version", version);
         model.addAttribute("form", FormInput.of(Map.of()));
+        model.addAttribute("full", true);
         model.addAttribute("names", worked.names());
         model.addAttribute("worked", worked);
         model.addAttribute("balance", worked.balance());
         model.addAttribute("place", workings.place());
-        model.addAttribute("currency", workshop.currency());
+        model.addAttribute("currency", workshop.surroundings().currency());
         model.addAttribute("current", formulas.currentNumber(id));
         model.addAttribute("made", runsMade.with(id, number));
         return "formula/version";

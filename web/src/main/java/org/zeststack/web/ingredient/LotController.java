@@ -71,7 +71,7 @@ class LotController {
     private String blank(FormInput form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("parts", Part.values());
-        model.addAttribute("currency", workshop.currency());
+        model.addAttribute("currency", workshop.surroundings().currency());
         return "store/lot-new";
     }
 
@@ -148,7 +148,7 @@ class LotController {
         model.addAttribute("movements", lots.movements(kept.id()));
         model.addAttribute("moves", List.of(Lots.Move.USED, Lots.Move.COUNTED, Lots.Move.WASTED, Lots.Move.RECEIVED));
         model.addAttribute("parts", Part.values());
-        model.addAttribute("currency", workshop.currency());
+        model.addAttribute("currency", workshop.surroundings().currency());
         model.addAttribute("key", UUID.randomUUID());
         if (form.has("stopCelsius") && kept.gramsLeft() > 0) {
             again(now, kept.gramsLeft(), form, model);
@@ -163,7 +163,7 @@ class LotController {
             return;
         }
         try {
-            double pressure = workshop.place().orElseThrow().content().pressureKpa();
+            double pressure = workshop.surroundings().place().pressureKpa();
             model.addAttribute("again", Cook.to(now.grams(grams), stop, pressure));
         } catch (InvalidInput input) {
             form.addAll(input.faults());
@@ -239,7 +239,7 @@ class LotController {
     /** What can be made of what is there. */
     @GetMapping("/store-room/cupboard")
     String cupboard(Model model) {
-        double pressure = workshop.place().orElseThrow().content().pressureKpa();
+        double pressure = workshop.surroundings().place().pressureKpa();
         List<Cupboard.Candidate> candidates = new ArrayList<>();
         List<String> unclear = new ArrayList<>();
         for (NamedFormula named : shelf.current()) {

@@ -35,8 +35,10 @@ class EveryPage {
     }
 
     @ModelAttribute("onBench")
-    List<Runs.Brief> onBench(@AuthenticationPrincipal SignedIn me) {
-        return me == null ? List.of() : runs.brief(List.of(Run.Status.STARTED));
+    List<Runs.Brief> onBench(@AuthenticationPrincipal SignedIn me, HttpServletRequest request) {
+        // Parts of a page are asked for by scripts and have no path across the top.
+        boolean part = "fetch".equals(request.getHeader("X-Requested-With"));
+        return me == null || part ? List.of() : runs.brief(List.of(Run.Status.STARTED));
     }
 
     @ModelAttribute("path")

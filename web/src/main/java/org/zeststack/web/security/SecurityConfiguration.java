@@ -47,7 +47,8 @@ class SecurityConfiguration {
     SecurityFilterChain programs(HttpSecurity http, TokenFilter tokens) throws Exception {
         return http.securityMatcher("/api/**")
                 .csrf(csrf -> csrf.disable())
-                .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .sessionManagement(s ->
+                        s.sessionCreationPolicy(SessionCreationPolicy.STATELESS).sessionFixation(f -> f.none()))
                 .requestCache(cache -> cache.disable())
                 .authorizeHttpRequests(all -> all.requestMatchers(HttpMethod.GET, "/api/v1/openapi.json")
                         .permitAll()

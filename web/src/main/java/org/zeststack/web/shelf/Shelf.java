@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBook;
@@ -25,6 +26,7 @@ public class Shelf {
     private final StoreRoom storeRoom;
     private final Lots lots;
     private final Designs<Formula> formulas;
+    private final Map<FormulaLink, NamedFormula> versions = new ConcurrentHashMap<>();
     private volatile Read read = new Read(null, null);
 
     private record Read(IngredientTable table, LineReader reader) {}
@@ -60,8 +62,16 @@ public class Shelf {
         return FormulaBook.needs(id, name, formula, base, this::version);
     }
 
+    /** A version of a formula; versions never change, so each is read once. */
     public Optional<NamedFormula> version(FormulaLink link) {
-        return formulas.version(link.formula(), link.version()).map(Shelf::named);
+        NamedFormula known = versions.get(link);
+        if (known != null) {
+            return Optional.of(known);
+        }
+        Optional<NamedFormula> found =
+                formulas.version(link.formula(), link.version()).map(Shelf::named);
+        found.ifPresent(version -> versions.put(link, version));
+        return found;
     }
 
     public static NamedFormula named(Designs.Version<Formula> version) {

@@ -2,6 +2,7 @@ package org.zeststack.web.workshop;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -57,7 +59,9 @@ class WorkshopController {
 
     @GetMapping("/workshop/place")
     String placePage(Model model) {
-        return edit(model, "place", FormInput.of(WorkshopFields.ofPlace(place())));
+        Map<String, String> fields = WorkshopFields.ofPlace(place());
+        fields.put("currency", workshop.surroundings().currency());
+        return edit(model, "place", FormInput.of(fields));
     }
 
     @PostMapping("/workshop/place")
@@ -69,12 +73,19 @@ class WorkshopController {
         FormInput form = FormInput.of(typed);
         String name = form.required("name", 80);
         var place = WorkshopFields.place(form);
+        String currency = form.text("currency").strip().toUpperCase(Locale.ROOT);
+        if (!currency.matches("[A-Z]{3}")) {
+            form.add(Fault.of("currency", currency, "Write the three letters of your money, for example EUR."));
+        }
         return save(
                 form,
                 "place",
                 model,
                 response,
-                () -> workshop.savePlace(name, place.orElseThrow(), form.lock(), stamp(me)),
+                () -> {
+                    workshop.savePlace(name, place.orElseThrow(), form.lock(), stamp(me));
+                    workshop.saveCurrency(currency);
+                },
                 this::place,
                 WorkshopFields::ofPlace);
     }
