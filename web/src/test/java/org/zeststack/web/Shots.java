@@ -16,6 +16,39 @@ public class Shots {
         page.screenshot(new Page.ScreenshotOptions().setPath(TARGET.resolve(name + ".png")));
     }
 
+    /** A household recipe just read, its guesses marked. */
+    private static void pasted(Page page) {
+        page.navigate("/formulas");
+        page.click("text=Write a new formula");
+        page.click("text=paste a whole recipe");
+        page.selectOption("#measures", "US");
+        page.fill("#paste", """
+                Net-loft caramels
+                1 cup cream
+                1 \u00bd cups packed brown sugar
+                2/3 cup light corn syrup
+                1 stick butter
+                a good pinch of flaky salt
+                Warm everything but the salt until dissolved.
+                Boil to 245\u00b0F, stirring, about 20 minutes. Stir in the salt and pour.
+                """);
+        page.click("text=Read it");
+        page.waitForTimeout(900);
+        page.screenshot(new Page.ScreenshotOptions().setPath(TARGET.resolve("formula-pasted.png")));
+    }
+
+    private static void scaled(Page page) {
+        page.navigate("/formulas/6");
+        page.fill("[name='scale.amount']", "6000");
+        page.fill("[name='scale.potLitres']", "4");
+        page.fill("[name='scale.bowlLitres']", "6.9");
+        page.waitForTimeout(700);
+        page.click("[data-live=scaled] summary");
+        page.locator(".scale-part").evaluate("part => part.scrollIntoView()");
+        page.waitForTimeout(300);
+        page.screenshot(new Page.ScreenshotOptions().setPath(TARGET.resolve("formula-scaled.png")));
+    }
+
     @Test
     public void takeAll() {
         try (TestApp app = TestApp.demo()) {
@@ -24,6 +57,10 @@ public class Shots {
             shoot(owner, "/workshop", "workshop");
             shoot(owner, "/store-room", "store-room");
             shoot(owner, "/formulas/1", "formula");
+            shoot(owner, "/formulas/1/compare?from=1&to=2", "formula-compare");
+            shoot(owner, "/store-room/lots/9", "lot");
+            pasted(owner);
+            scaled(owner);
             shoot(owner, "/bars/4", "bar");
             shoot(owner, "/runs", "runs");
             shoot(owner, "/runs/5", "run-sheet");

@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
@@ -53,7 +54,7 @@ class JooqStoreRoom implements StoreRoom {
         return db.select(INGREDIENT.CONTENT)
                 .from(INGREDIENT)
                 .orderBy(INGREDIENT.SLUG)
-                .fetch(r -> StoredJson.read(r.value1(), StoredIngredient.class).ingredient());
+                .fetch(r -> StoredJson.read(r.value1(), IngredientData.class).ingredient());
     }
 
     @Override
@@ -62,7 +63,7 @@ class JooqStoreRoom implements StoreRoom {
                 .from(INGREDIENT)
                 .where(INGREDIENT.SLUG.eq(slug))
                 .fetchOptional(r -> new Kept(
-                        StoredJson.read(r.value1(), StoredIngredient.class).ingredient(),
+                        StoredJson.read(r.value1(), IngredientData.class).ingredient(),
                         r.value2(),
                         new Stamp(r.value3(), r.value4().toInstant())));
     }
@@ -83,7 +84,7 @@ class JooqStoreRoom implements StoreRoom {
         for (Ingredient i : ingredients) {
             insert = insert.values(
                     i.slug(),
-                    StoredJson.write(StoredIngredient.of(i)),
+                    StoredJson.write(IngredientData.of(i)),
                     stamp.by(),
                     stamp.at().atOffset(ZoneOffset.UTC));
         }
@@ -95,7 +96,7 @@ class JooqStoreRoom implements StoreRoom {
         db.transaction(tx -> {
             int changed = tx.dsl()
                     .update(INGREDIENT)
-                    .set(INGREDIENT.CONTENT, StoredJson.write(StoredIngredient.of(ingredient)))
+                    .set(INGREDIENT.CONTENT, StoredJson.write(IngredientData.of(ingredient)))
                     .set(INGREDIENT.LOCK_VERSION, lock + 1)
                     .set(INGREDIENT.CHANGED_BY, stamp.by())
                     .set(INGREDIENT.CHANGED_AT, stamp.at().atOffset(ZoneOffset.UTC))

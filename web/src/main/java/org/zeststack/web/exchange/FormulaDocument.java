@@ -2,10 +2,9 @@ package org.zeststack.web.exchange;
 
 import java.util.List;
 import java.util.Map;
-import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaLine;
-import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientData;
 
 /**
  * A formula as it travels: with the ingredients and the formulas that its lines point to, so that it can be read where they
@@ -17,7 +16,7 @@ import org.zeststack.core.ingredient.Ingredient;
  * @param formulas formulas used, those that must be made first standing first
  */
 record FormulaDocument(
-        String format, int formatVersion, Body formula, List<IngredientBody> ingredients, List<Used> formulas) {
+        String format, int formatVersion, Body formula, List<IngredientData> ingredients, List<Used> formulas) {
 
     static final String FORMAT = "zest-stack-formula";
     static final int VERSION = 1;
@@ -64,23 +63,4 @@ record FormulaDocument(
             Double restGreatestMinutes,
             String right,
             String wrong) {}
-
-    /** An ingredient used. */
-    record IngredientBody(
-            String slug,
-            String name,
-            Map<Part, Double> gramsIn100,
-            double dextroseEquivalent,
-            double saturates,
-            double liquidFat,
-            String couverture,
-            double densityGramsPerMl,
-            double dryActivity,
-            Map<String, Ingredient.Measure> household,
-            List<String> also,
-            List<String> allergens,
-            Ingredient.Basis basis,
-            Map<Part, Double> plusMinus,
-            String caution,
-            String note) {}
 }

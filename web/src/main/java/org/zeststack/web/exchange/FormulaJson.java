@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.zeststack.core.composition.Composition;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLink;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
@@ -63,7 +63,7 @@ public final class FormulaJson {
                 FormulaDocument.FORMAT,
                 FormulaDocument.VERSION,
                 body(name, why, formula),
-                ingredients.values().stream().map(FormulaJson::body).toList(),
+                ingredients.values().stream().map(IngredientData::of).toList(),
                 used.stream()
                         .map(u -> new FormulaDocument.Used(u.link().text(), body(u.name(), "", u.formula())))
                         .toList()));
@@ -180,48 +180,13 @@ public final class FormulaJson {
         return new Formula(b.family(), lines, b.stopCelsius(), b.handlingLossFraction(), method, finish, b.choices());
     }
 
-    private static FormulaDocument.IngredientBody body(Ingredient i) {
-        return new FormulaDocument.IngredientBody(
-                i.slug(),
-                i.name(),
-                i.per100Grams().byPart(),
-                i.per100Grams().dextroseEquivalent(),
-                i.saturatesPer100Grams(),
-                i.liquidFatPer100Grams(),
-                i.couverture(),
-                i.densityGramsPerMl(),
-                i.dryActivity(),
-                i.household(),
-                i.also(),
-                i.allergens(),
-                i.basis(),
-                i.plusMinus(),
-                i.caution(),
-                i.note());
-    }
-
-    private static Ingredient ingredient(FormulaDocument.IngredientBody b) {
+    private static Ingredient ingredient(IngredientData data) {
         try {
-            Ingredient ingredient = new Ingredient(
-                    b.slug(),
-                    b.name(),
-                    Composition.of(b.gramsIn100(), b.dextroseEquivalent()),
-                    b.saturates(),
-                    b.liquidFat(),
-                    b.couverture() == null ? "" : b.couverture(),
-                    b.densityGramsPerMl(),
-                    b.dryActivity(),
-                    b.household() == null ? Map.of() : b.household(),
-                    orEmpty(b.also()),
-                    orEmpty(b.allergens()),
-                    b.basis() == null ? Ingredient.Basis.SHEET : b.basis(),
-                    b.plusMinus() == null ? Map.of() : b.plusMinus(),
-                    b.caution() == null ? "" : b.caution(),
-                    b.note() == null ? "" : b.note());
+            Ingredient ingredient = data.ingredient();
             ingredient.check();
             return ingredient;
         } catch (IllegalArgumentException | NullPointerException e) {
-            throw fault("The ingredient %s of the document is faulty: %s".formatted(b.slug(), e.getMessage()));
+            throw fault("The ingredient %s of the document is faulty: %s".formatted(data.slug(), e.getMessage()));
         }
     }
 }

@@ -229,6 +229,6 @@ class FormulaActs {
                 form.typed().put("line." + read.get().rows().get(i) + ".grams", shown(line.grams()));
             }
         });
-        form.typed().remove("slider");
+        form.typed().keySet().removeIf(field -> field.startsWith("slider"));
     }
 }

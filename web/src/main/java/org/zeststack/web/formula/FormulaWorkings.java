@@ -33,6 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class FormulaWorkings {
 
+    private static final double SLIDER_STEP = 0.01;
     private static final JsonMapper MAPPER = JsonMapper.shared();
 
     private final Shelf shelf;
@@ -151,11 +152,15 @@ class FormulaWorkings {
     private static void adjustment(FormInput form, Worked worked, Model model) {
         Adjustment.of(worked.formula(), worked.table()).ifPresent(now -> {
             OptionalDouble wanted = AmountText.parse(form.text("slider"));
+            double was = AmountText.parse(form.text("sliderWas")).orElse(now.value());
             model.addAttribute("adjustment", now);
+            // A slider that nobody moved says again what it was drawn with, as far as its range and steps allow.
+            double drawn = Math.max(now.range().least(), Math.min(now.range().greatest(), was));
             boolean moved = wanted.isPresent()
                     && now.range().holds(wanted.getAsDouble())
-                    && Math.abs(wanted.getAsDouble() - now.value()) > 0.005;
+                    && Math.abs(wanted.getAsDouble() - drawn) > SLIDER_STEP;
             model.addAttribute("sliderAt", moved ? wanted.getAsDouble() : now.value());
+            model.addAttribute("sliderWas", FormInput.shown(moved ? was : now.value()));
             if (moved) {
                 List<FormulaLine> lines = Adjustment.to(wanted.getAsDouble(), worked.formula(), worked.table())
                         .orElse(List.of());

@@ -4,7 +4,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.LongFunction;
 import java.util.function.Supplier;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
@@ -13,9 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.quantity.Fault;
-import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
-import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
@@ -90,96 +90,97 @@ class WorkshopController {
                 WorkshopFields::ofPlace);
     }
 
-    @GetMapping("/workshop/thermometers/{id}")
-    String thermometerPage(@PathVariable String id, Model model) {
-        Map<String, String> fields = id.equals("new")
-                ? WorkshopFields.newThermometer(place().content())
-                : WorkshopFields.ofThermometer(thermometer(id));
-        return edit(model, "thermometer", FormInput.of(fields));
+    /** Adds something new, as the store does for each kind of equipment. */
+    private interface Adding<T> {
+        long add(String name, T equipment, Stamp stamp);
     }
 
-    private Saved<Thermometer> thermometer(String id) {
-        return workshop.thermometer(number(id)).orElseThrow(() -> Trouble.missing("This thermometer"));
+    /** Saves something changed; throws {@link StaleEdit}. */
+    private interface Saving<T> {
+        void save(long id, String name, T equipment, int lock, Stamp stamp);
     }
 
-    @PostMapping("/workshop/thermometers/{id}")
-    String saveThermometer(
+    /** A kind of equipment: what its page is called, and how it is read, shown, found and kept. */
+    private record Kind<T>(
+            String what,
+            Supplier<Map<String, String>> blank,
+            Function<Saved<T>, Map<String, String>> fields,
+            Function<FormInput, Optional<T>> read,
+            LongFunction<Optional<Saved<T>>> find,
+            Adding<T> adding,
+            Saving<T> saving) {
+
+        Saved<T> get(String id) {
+            return find.apply(number(id)).orElseThrow(() -> Trouble.missing("This " + what));
+        }
+    }
+
+    private Kind<?> kind(String name) {
+        return switch (name) {
+            case "thermometers" ->
+                new Kind<>(
+                        "thermometer",
+                        () -> WorkshopFields.newThermometer(place().content()),
+                        WorkshopFields::ofThermometer,
+                        form -> WorkshopFields.thermometer(form, place().content()),
+                        workshop::thermometer,
+                        workshop::addThermometer,
+                        workshop::saveThermometer);
+            case "moulds" ->
+                new Kind<>(
+                        "mould",
+                        () -> Map.of("owned", "1"),
+                        WorkshopFields::ofMould,
+                        WorkshopFields::mould,
+                        workshop::mould,
+                        workshop::addMould,
+                        workshop::saveMould);
+            default ->
+                new Kind<>(
+                        "vessel",
+                        () -> Map.of("kind", "POT"),
+                        WorkshopFields::ofVessel,
+                        WorkshopFields::vessel,
+                        workshop::vessel,
+                        workshop::addVessel,
+                        workshop::saveVessel);
+        };
+    }
+
+    @GetMapping("/workshop/{kind:thermometers|moulds|vessels}/{id}")
+    String equipmentPage(@PathVariable String kind, @PathVariable String id, Model model) {
+        return equipmentPage(kind(kind), id, model);
+    }
+
+    private <T> String equipmentPage(Kind<T> kind, String id, Model model) {
+        Map<String, String> fields =
+                id.equals("new") ? kind.blank().get() : kind.fields().apply(kind.get(id));
+        return edit(model, kind.what(), FormInput.of(fields));
+    }
+
+    @PostMapping("/workshop/{kind:thermometers|moulds|vessels}/{id}")
+    String saveEquipment(
+            @PathVariable String kind,
             @PathVariable String id,
             @RequestParam Map<String, String> typed,
             @AuthenticationPrincipal SignedIn me,
             Model model,
             HttpServletResponse response) {
-        FormInput form = FormInput.of(typed);
+        return saveEquipment(kind(kind), id, FormInput.of(typed), me, model, response);
+    }
+
+    private <T> String saveEquipment(
+            Kind<T> kind, String id, FormInput form, SignedIn me, Model model, HttpServletResponse response) {
         String name = form.required("name", 80);
-        var thermometer = WorkshopFields.thermometer(form, place().content());
+        Optional<T> read = kind.read().apply(form);
         Runnable write = () -> {
             if (id.equals("new")) {
-                workshop.addThermometer(name, thermometer.orElseThrow(), stamp(me));
+                kind.adding().add(name, read.orElseThrow(), stamp(me));
             } else {
-                workshop.saveThermometer(number(id), name, thermometer.orElseThrow(), form.lock(), stamp(me));
+                kind.saving().save(number(id), name, read.orElseThrow(), form.lock(), stamp(me));
             }
         };
-        return save(form, "thermometer", model, response, write, () -> thermometer(id), WorkshopFields::ofThermometer);
-    }
-
-    @GetMapping("/workshop/moulds/{id}")
-    String mouldPage(@PathVariable String id, Model model) {
-        Map<String, String> fields = id.equals("new") ? Map.of("owned", "1") : WorkshopFields.ofMould(mould(id));
-        return edit(model, "mould", FormInput.of(fields));
-    }
-
-    private Saved<Mould> mould(String id) {
-        return workshop.mould(number(id)).orElseThrow(() -> Trouble.missing("This mould"));
-    }
-
-    @PostMapping("/workshop/moulds/{id}")
-    String saveMould(
-            @PathVariable String id,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal SignedIn me,
-            Model model,
-            HttpServletResponse response) {
-        FormInput form = FormInput.of(typed);
-        String name = form.required("name", 80);
-        var mould = WorkshopFields.mould(form);
-        Runnable write = () -> {
-            if (id.equals("new")) {
-                workshop.addMould(name, mould.orElseThrow(), stamp(me));
-            } else {
-                workshop.saveMould(number(id), name, mould.orElseThrow(), form.lock(), stamp(me));
-            }
-        };
-        return save(form, "mould", model, response, write, () -> mould(id), WorkshopFields::ofMould);
-    }
-
-    @GetMapping("/workshop/vessels/{id}")
-    String vesselPage(@PathVariable String id, Model model) {
-        Map<String, String> fields = id.equals("new") ? Map.of("kind", "POT") : WorkshopFields.ofVessel(vessel(id));
-        return edit(model, "vessel", FormInput.of(fields));
-    }
-
-    private Saved<Vessel> vessel(String id) {
-        return workshop.vessel(number(id)).orElseThrow(() -> Trouble.missing("This vessel"));
-    }
-
-    @PostMapping("/workshop/vessels/{id}")
-    String saveVessel(
-            @PathVariable String id,
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal SignedIn me,
-            Model model,
-            HttpServletResponse response) {
-        FormInput form = FormInput.of(typed);
-        String name = form.required("name", 80);
-        var vessel = WorkshopFields.vessel(form);
-        Runnable write = () -> {
-            if (id.equals("new")) {
-                workshop.addVessel(name, vessel.orElseThrow(), stamp(me));
-            } else {
-                workshop.saveVessel(number(id), name, vessel.orElseThrow(), form.lock(), stamp(me));
-            }
-        };
-        return save(form, "vessel", model, response, write, () -> vessel(id), WorkshopFields::ofVessel);
+        return save(form, kind.what(), model, response, write, () -> kind.get(id), kind.fields());
     }
 
     private static String edit(Model model, String what, FormInput form) {

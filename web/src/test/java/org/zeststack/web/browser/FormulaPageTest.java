@@ -7,12 +7,25 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.run.Allowances;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.design.Designs;
+import org.zeststack.store.run.Runs;
 import org.zeststack.web.TestApp;
 
 /** From a household recipe to a balanced, scaled, versioned formula that is carried elsewhere and back. */
@@ -174,12 +187,10 @@ public class FormulaPageTest {
     public void namesAreSuggestedAndFormulasMayBeLines() {
         page.navigate("/formulas");
         page.click("text=Write a new formula");
-        field("line.0.ingredient").pressSequentially("roasted-sun");
+        field("line.0.ingredient").pressSequentially("roasted-sunflower paste");
+        assertThat(page.locator(".suggestions li")).hasCount(1);
         assertThat(page.locator(".suggestions")).containsText("Roasted-sunflower paste, version 1");
         page.keyboard().press("ArrowDown");
-        while (!page.locator(".suggestions [aria-selected=true]").innerText().contains("paste")) {
-            page.keyboard().press("ArrowDown");
-        }
         page.keyboard().press("Enter");
         assertThat(field("line.0.slug")).hasValue("formula:2:1");
         assertThat(field("line.0.grams")).isFocused();
@@ -192,11 +203,66 @@ public class FormulaPageTest {
     @Test(dependsOnMethods = "exportAndImport")
     public void theSliderProposesAndItsGramsCanBePutIn() {
         page.navigate("/formulas/1");
+        // Other lines move the value, and nobody having touched the slider, nothing is proposed.
+        field("line.0.grams").fill("900");
+        assertThat(page.locator(".slider output")).containsText("now 38 %");
+        assertThat(page.locator("[aria-label='Proposed lines']")).hasCount(0);
+        field("line.0.grams").fill("540");
+        assertThat(page.locator(".slider output")).containsText("now 50 %");
         page.locator("#slider").fill("0.35");
         assertThat(page.locator("[aria-label='Proposed lines']")).containsText("Sugar (white)");
         page.click("text=Put these grams in");
         assertThat(field("line.0.grams")).not().hasValue("540");
         assertThat(page.locator(".slider output")).containsText("35 %");
         page.keyboard().press("Control+z");
+    }
+
+    @Test(dependsOnMethods = "theSliderProposesAndItsGramsCanBePutIn")
+    public void whatTheBenchUsedToEffectIsOfferedToTheNextVersion() {
+        @SuppressWarnings("unchecked")
+        Designs<Bar> bars = (Designs<Bar>) app.beanNamed("bars");
+        Stamp stamp = new Stamp("Ada", Instant.parse("2026-11-01T08:00:00Z"));
+        Bar bar = new Bar(
+                1, "couverture-milk-38", 1.5, "couverture-milk-38", 2, 1, 3, List.of(new Bar.FillingLayer(9, 1, 0)));
+        long id = bars.create("Crunch bar", bar, stamp);
+        bars.keepVersion(id, 0, "first", stamp);
+        long run = app.bean(Runs.class)
+                .plan(new Runs.Plan(id, 1, "Crunch bar", LocalDate.of(2026, 12, 1), 20, 1, Allowances.USUAL, Map.of()));
+        page.navigate("/runs/" + run);
+        // The paste that the crunch is made of is made first, in its own amount.
+        assertThat(page.locator(".batch h2").first()).containsText("Roasted-sunflower paste");
+        page.click("text=Start: freeze this sheet");
+        page.navigate("/bench/" + run + "?step=weigh:formula-9-v1");
+        page.fill("[name=actualGrams]", "nothing");
+        page.click("[data-entry=ACTUAL] button");
+        assertThat(page.locator("[data-fault=actualGrams]")).containsText("not a number");
+        page.fill("[name=actualGrams]", "150");
+        page.click("[data-entry=ACTUAL] button");
+        assertThat(page.locator("[data-live=log]")).containsText("to effect 150");
+        page.navigate("/formulas/9");
+        assertThat(page.locator(".offers")).containsText("Run " + run + " used");
+        page.click("text=Take it over");
+        assertThat(field("line.2.grams")).not().hasValue("190");
+    }
+
+    @Test(dependsOnMethods = "theSliderProposesAndItsGramsCanBePutIn")
+    public void aPhotographOfRightIsKeptWithTheStep() throws IOException {
+        page.navigate("/formulas/1");
+        page.locator("#steps details.more summary").first().click();
+        BufferedImage picture = new BufferedImage(2000, 1000, BufferedImage.TYPE_INT_RGB);
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(picture, "png", png);
+        page.locator("#steps input[type=file]")
+                .first()
+                .setInputFiles(new FilePayload("right.png", "image/png", png.toByteArray()));
+        assertThat(field("step.0.rightPhoto")).hasValue(Pattern.compile("[0-9]+"));
+        page.click("text=Save the draft");
+        Locator kept = page.locator("#steps figure img").first();
+        assertEquals(kept.evaluate("async i => { await i.decode(); return i.naturalWidth; }"), 1200);
+        page.locator("#steps details.more summary").first().click();
+        page.locator("#steps input[type=file]")
+                .first()
+                .setInputFiles(new FilePayload("no.png", "image/png", new byte[] {1, 2, 3}));
+        assertThat(page.locator("#steps figure .fault").first()).containsText("could not be read");
     }
 }

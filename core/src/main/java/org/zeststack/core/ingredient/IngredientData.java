@@ -1,21 +1,23 @@
-package org.zeststack.store.ingredient;
+package org.zeststack.core.ingredient;
 
 import java.util.List;
 import java.util.Map;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
-import org.zeststack.core.ingredient.Ingredient;
 
-/** An ingredient as it stands in the database: its composition as grams by part. */
-record StoredIngredient(
+/**
+ * An ingredient as plain data, the form in which it is kept and in which it travels; the composition as grams by part in
+ * 100 g. The other components are those of {@link Ingredient}.
+ */
+public record IngredientData(
         String slug,
         String name,
-        Map<Part, Double> parts,
+        Map<Part, Double> gramsIn100,
         double dextroseEquivalent,
         double saturates,
         double liquidFat,
         String couverture,
-        double density,
+        double densityGramsPerMl,
         double dryActivity,
         Map<String, Ingredient.Measure> household,
         List<String> also,
@@ -25,8 +27,19 @@ record StoredIngredient(
         String caution,
         String note) {
 
-    static StoredIngredient of(Ingredient i) {
-        return new StoredIngredient(
+    public IngredientData {
+        couverture = couverture == null ? "" : couverture;
+        household = household == null ? Map.of() : household;
+        also = also == null ? List.of() : also;
+        allergens = allergens == null ? List.of() : allergens;
+        basis = basis == null ? Ingredient.Basis.SHEET : basis;
+        plusMinus = plusMinus == null ? Map.of() : plusMinus;
+        caution = caution == null ? "" : caution;
+        note = note == null ? "" : note;
+    }
+
+    public static IngredientData of(Ingredient i) {
+        return new IngredientData(
                 i.slug(),
                 i.name(),
                 i.per100Grams().byPart(),
@@ -45,15 +58,16 @@ record StoredIngredient(
                 i.note());
     }
 
-    Ingredient ingredient() {
+    /** The ingredient; not yet checked. */
+    public Ingredient ingredient() {
         return new Ingredient(
                 slug,
                 name,
-                Composition.of(parts, dextroseEquivalent),
+                Composition.of(gramsIn100, dextroseEquivalent),
                 saturates,
                 liquidFat,
                 couverture,
-                density,
+                densityGramsPerMl,
                 dryActivity,
                 household,
                 also,
