@@ -51,7 +51,7 @@ final class Words {
         if (n < 4 || !word.endsWith("s") || word.endsWith("ss") || word.endsWith("us") || word.endsWith("is")) {
             return word;
         }
-        if (word.endsWith("ies") && n > 5) {
+        if (word.endsWith("ies") && n > 5 && !word.endsWith("kies") && !word.endsWith("wnies")) {
             return word.substring(0, n - 3) + "y";
         }
         if (word.endsWith("halves")) {

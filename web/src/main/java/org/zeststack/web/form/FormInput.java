@@ -81,7 +81,9 @@ public final class FormInput {
 
     /** A number typed in percent, as a fraction; the range is that of the fraction. */
     public double percent(String field, Range fraction) {
-        return number(field, new Range(100 * fraction.least(), 100 * fraction.greatest(), "%")) / 100;
+        double percent = number(field, new Range(100 * fraction.least(), 100 * fraction.greatest(), "%"));
+        // So that 11.2 % is 0.112 and not a hair less.
+        return Double.isNaN(percent) ? percent : Math.round(percent * 1e10) / 1e12;
     }
 
     /** Text that must be there, of at most {@code most} characters. */

@@ -29,6 +29,15 @@ public class ShowTest {
             {SHOW.pieces(96), "96\u202fpieces"},
             {SHOW.part(0), ""},
             {SHOW.part(58.8), "58.8"},
+            {SHOW.precise(3.456), "3.46\u202fg"},
+            {SHOW.precise(396.89), "396.9\u202fg"},
+            {SHOW.precise(2743.6), "2744\u202fg"},
+            {SHOW.minutes(0.5), "30\u202fs"},
+            {SHOW.minutes(20), "20\u202fmin"},
+            {SHOW.minutes(480), "8\u202fh"},
+            {SHOW.minutes(4320), "3\u202fdays"},
+            {SHOW.partName(org.zeststack.core.composition.Part.SYRUP_SOLIDS), "glucose-syrup solids"},
+            {SHOW.partName(org.zeststack.core.composition.Part.MILK_FAT), "milk fat"},
             {SHOW.day(LocalDate.of(2026, 11, 30)), "Mon 30 Nov 2026"},
         };
     }
