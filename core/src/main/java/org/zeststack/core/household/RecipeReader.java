@@ -166,6 +166,10 @@ public final class RecipeReader {
 
         private void method(String line) {
             part = part == Part.HEAD ? Part.METHOD : part;
+            if (line.chars().noneMatch(Character::isLetter)) {
+                rest.add(line);
+                return;
+            }
             Matcher numbered = NUMBERED.matcher(line);
             String text = numbered.matches() ? numbered.group(2) : line.replaceFirst("^[-\u2022*]\\s*", "");
             for (String sentence : SENTENCE.split(text)) {

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
 
 import java.util.List;
+import java.util.Random;
 import org.testng.annotations.Test;
 import org.zeststack.core.ingredient.IngredientTable;
 
@@ -91,5 +92,34 @@ public class RecipeReaderTest {
         Recipe recipe = read("Mix\nIngredients\n100 g sugar and 50 g butter\nMethod\nStir.");
         assertEquals(recipe.lines().size(), 2);
         assertEquals(recipe.lines().get(1).read().grams(), 50.0);
+    }
+
+    /** Every written line must be found again: as title, line, step, yield, heading or rest. */
+    @Test
+    public void whateverIsPastedNothingIsDropped() {
+        Random random = new Random(21);
+        String[] pieces = {
+            "1 cup sugar", "200 g butter, melted", "a dollop of something", "For the topping:", "Makes 12",
+                    "Stir it well.",
+            "2. Boil to 118 \u00b0C, stirring.", "honey", "My notes on this", "Bake at 160 \u00b0C until golden.",
+                    "3 eggs", "***",
+        };
+        for (int round = 0; round < 200; round++) {
+            StringBuilder text = new StringBuilder();
+            for (int i = 0; i <= random.nextInt(12); i++) {
+                text.append(pieces[random.nextInt(pieces.length)]).append('\n');
+            }
+            Recipe recipe = read(text.toString());
+            StringBuilder found = new StringBuilder(recipe.title()).append(recipe.yields());
+            recipe.lines()
+                    .forEach(l -> found.append(l.section()).append(l.read().source()));
+            recipe.steps().forEach(s -> found.append(s.action()));
+            recipe.rest().forEach(found::append);
+            for (String line : text.toString().split("\n")) {
+                String core = line.replaceAll("^[0-9]\\. |[.:]$", "");
+                boolean heading = line.endsWith(":");
+                assertTrue(heading || found.toString().contains(core), "seed 21: " + line + " in " + recipe);
+            }
+        }
     }
 }

@@ -275,4 +275,68 @@ public class RunTest {
                 fault.faults().stream().map(Fault::field).toList(),
                 List.of("line.0.ingredient", "line.0.grams", "stopCelsius", "handlingLossFraction"));
     }
+
+    /** A filling made of another formula: that one is planned first, in the amount that the filling takes. */
+    @Test
+    public void partsAreMadeFirstAndInTheirOwnAmount() {
+        FormulaLine grain = new FormulaLine("rice-crisped", 100, Role.WARM, null, true, null, "", List.of());
+        Formula crunch = new Formula(
+                Family.CRUNCH,
+                List.of(
+                        new FormulaLine("formula:9:1", 300, Role.POT),
+                        grain,
+                        new FormulaLine("salt", 5, Role.OPTIONAL)),
+                null,
+                0.02,
+                List.of());
+        NamedFormula paste = new NamedFormula(9, "paste", 1, PASTE);
+        var needs = org.zeststack.core.formula.FormulaBook.needs(
+                11, "crunch", crunch, TABLE, link -> java.util.Optional.of(paste));
+        TaperedCavity cavity = new TaperedCavity(118, 32, 112, 26, 14);
+        Ingredient milk = TABLE.get("couverture-milk-38");
+        double density = FormulaBalance.of(crunch, needs.table(), 101.325).densityGramsPerMl();
+        BarParts.Part shell = new BarParts.Part("milk", "milk", 1.26);
+        BarParts parts = new BarParts(cavity, shell, shell, List.of(new BarParts.Part("crunch", "crunch", density)));
+        Bar bar = new Bar(1, milk.slug(), 1.5, milk.slug(), 2, 1, 3, List.of(new Bar.FillingLayer(11, 1, 0)));
+        RunOrder order = new RunOrder(
+                "Crunch bar",
+                1,
+                BarStack.of(bar, parts),
+                parts,
+                List.of(new NamedFormula(11, "crunch", 1, crunch)),
+                needs.used(),
+                milk,
+                milk,
+                "twelve",
+                new Mould(cavity, 12, 3),
+                HILL,
+                "probe",
+                Thermometer.TRUE,
+                24,
+                new Allowances(0, 0, 0));
+        RunSheet planned = RunPlanner.plan(order, needs.table());
+        assertEquals(planned.formulas().get(0).name(), "paste");
+        RunSheet.FormulaBatch made = planned.formulas().get(1);
+        assertEquals(made.lines().size(), 2, "what may be left out is not weighed");
+        assertTrue(made.lines().get(1).toEffect());
+        near(
+                planned.formulas().get(0).depositGrams(),
+                made.lines().get(0).grams(),
+                1e-9,
+                "as much as the crunch takes");
+        near(planned.formulas().get(0).usableGrams(), made.lines().get(0).grams() / 0.98, 1e-9, "and its own loss");
+        String key = made.key();
+        BenchState state = BenchState.of(
+                planned,
+                List.of(
+                        entry(new EntryBody.Actual(key, "rice-crisped", 80)),
+                        entry(new EntryBody.Actual(key, "rice-crisped", 84))));
+        assertEquals(state.actualGrams(key, "rice-crisped").orElseThrow(), 84.0, "the last one counts");
+        assertTrue(state.actualGrams(key, "salt").isEmpty());
+    }
+
+    private static BenchEntry entry(EntryBody body) {
+        return new BenchEntry(
+                1, java.util.UUID.randomUUID(), body, java.time.Instant.parse("2026-03-01T08:00:00Z"), "Ada", null);
+    }
 }
