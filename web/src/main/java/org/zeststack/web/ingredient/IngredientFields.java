@@ -27,6 +27,8 @@ final class IngredientFields {
     private static final Range DENSITY = new Range(0, 3, "g/mL");
     private static final Range ACTIVITY = new Range(0, 1, "");
 
+    static final List<String> KINDS = List.of("dark", "milk", "white", "blond", "ruby");
+
     private IngredientFields() {}
 
     static Map<String, String> of(Ingredient ingredient) {
@@ -36,6 +38,7 @@ final class IngredientFields {
         fields.put("de", shown(ingredient.per100Grams().dextroseEquivalent()));
         fields.put("saturates", shown(ingredient.saturatesPer100Grams()));
         fields.put("liquidFat", shown(ingredient.liquidFatPer100Grams()));
+        fields.put("couverture", ingredient.couverture());
         fields.put("density", ingredient.densityGramsPerMl() == 0 ? "" : shown(ingredient.densityGramsPerMl()));
         fields.put("dryActivity", ingredient.dryActivity() == 0 ? "" : shown(ingredient.dryActivity()));
         List<String> household = new ArrayList<>();
@@ -83,6 +86,7 @@ final class IngredientFields {
         double liquid = form.has("liquidFat") ? form.number("liquidFat", PART) : 0;
         double density = form.has("density") ? form.number("density", DENSITY) : 0;
         double activity = form.has("dryActivity") ? form.number("dryActivity", ACTIVITY) : 0;
+        String couverture = couverture(form, density);
         Map<String, Ingredient.Measure> household = household(form);
         Ingredient.Basis basis = form.choice("basis", Ingredient.Basis.class);
         return form.build(() -> {
@@ -92,7 +96,7 @@ final class IngredientFields {
                     Composition.of(parts, de),
                     saturates,
                     liquid,
-                    before.couverture(),
+                    couverture,
                     density,
                     activity,
                     household,
@@ -105,6 +109,17 @@ final class IngredientFields {
             ingredient.check();
             return ingredient;
         });
+    }
+
+    /** The kind of couverture; one must carry its density, since liquid fat would undersell it. */
+    private static String couverture(FormInput form, double density) {
+        String kind = form.text("couverture");
+        if (!kind.isEmpty() && !KINDS.contains(kind)) {
+            form.add(Fault.of("couverture", kind, "Choose one of " + String.join(", ", KINDS) + ", or none."));
+        } else if (!kind.isEmpty() && density == 0) {
+            form.add(Fault.of("density", "", "A couverture needs its set density, usually 1.24 to 1.30 g/mL."));
+        }
+        return kind;
     }
 
     private static List<String> words(String text) {

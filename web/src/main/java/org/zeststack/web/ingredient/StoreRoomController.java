@@ -119,6 +119,7 @@ class StoreRoomController {
         model.addAttribute("form", form);
         model.addAttribute("ingredient", ingredient);
         model.addAttribute("parts", Part.values());
+        model.addAttribute("couvertures", IngredientFields.KINDS);
         model.addAttribute("bases", Ingredient.Basis.values());
         model.addAttribute(
                 "panel",

@@ -30,6 +30,7 @@ public class StoreFormTest {
                     ingredient.per100Grams().byPart().keySet());
             assertEquals(read.get().household(), ingredient.household(), ingredient.slug());
             assertEquals(read.get().also(), ingredient.also());
+            assertEquals(read.get().couverture(), ingredient.couverture());
             assertEquals(IngredientData.of(read.get()).note(), ingredient.note());
         }
     }
@@ -49,6 +50,8 @@ public class StoreFormTest {
             {"household", "cup heavy", "household"},
             {"household", "200", "household"},
             {"basis", "HEARSAY", "basis"},
+            {"couverture", "purple", "couverture"},
+            {"couverture", "dark", "density"},
         };
     }
 
