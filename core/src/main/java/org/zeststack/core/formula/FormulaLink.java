@@ -12,10 +12,14 @@ import java.util.regex.Pattern;
  */
 public record FormulaLink(long formula, int version) {
 
-    private static final Pattern TEXT = Pattern.compile("formula:([0-9]{1,15}):([0-9]{1,6})");
+    private static final String PREFIX = "formula:";
+    private static final Pattern TEXT = Pattern.compile(PREFIX + "([0-9]{1,15}):([0-9]{1,6})");
 
     /** The link that a line's ingredient is, or empty where it is a plain ingredient. */
     public static Optional<FormulaLink> in(String ingredient) {
+        if (!ingredient.startsWith(PREFIX)) {
+            return Optional.empty();
+        }
         Matcher matcher = TEXT.matcher(ingredient);
         return matcher.matches()
                 ? Optional.of(new FormulaLink(Long.parseLong(matcher.group(1)), Integer.parseInt(matcher.group(2))))
@@ -23,6 +27,6 @@ public record FormulaLink(long formula, int version) {
     }
 
     public String text() {
-        return "formula:" + formula + ":" + version;
+        return PREFIX + formula + ":" + version;
     }
 }

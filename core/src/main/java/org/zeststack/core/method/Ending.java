@@ -58,6 +58,9 @@ public record Ending(Kind kind, double least, double greatest, String words) {
 
     /** The signs in a cue as typed; empty for an empty cue. */
     public static List<Ending> read(String cue) {
+        if (cue.isBlank()) {
+            return List.of();
+        }
         List<Ending> endings = new ArrayList<>();
         String plain = cue.replace('\u00a0', ' ').replace('\u202f', ' ').strip();
         if (plain.toLowerCase(Locale.ROOT).contains("overnight")) {

@@ -114,6 +114,9 @@ class LineFields {
     private Amount amount(FormInput form, String f, String slug) {
         String typed = form.text(f + "grams").strip();
         OptionalDouble plain = AmountText.parse(typed.replaceFirst("(?<=[0-9])\\s*g$", ""));
+        if (plain.isPresent() && Formula.LINE_GRAMS.holds(plain.getAsDouble())) {
+            return new Amount(plain.getAsDouble(), null, List.of());
+        }
         boolean effect = form.text(f + "effect").equals("yes");
         if (plain.isPresent() || typed.isEmpty() || slug == null) {
             FormInput one = FormInput.of(Map.of(f + "grams", typed.replaceFirst("(?<=[0-9])\\s*g$", "")));

@@ -36,17 +36,23 @@ class EveryPage {
 
     @ModelAttribute("onBench")
     List<Runs.Brief> onBench(@AuthenticationPrincipal SignedIn me, HttpServletRequest request) {
-        // Parts of a page are asked for by scripts and have no path across the top.
-        boolean part = "fetch".equals(request.getHeader("X-Requested-With"));
-        return me == null || part ? List.of() : runs.brief(List.of(Run.Status.STARTED));
+        return me == null || isPart(request) ? List.of() : runs.brief(List.of(Run.Status.STARTED));
     }
 
     @ModelAttribute("path")
     List<Station> path(HttpServletRequest request, @ModelAttribute("onBench") List<Runs.Brief> onBench) {
+        if (isPart(request)) {
+            return List.of();
+        }
         String here = request.getServletPath();
         return STATIONS.stream()
                 .map(s -> new Station(s[0], s[1], here.startsWith(s[0]), s[0].equals("/bench") && !onBench.isEmpty()))
                 .toList();
+    }
+
+    /** Parts of a page are asked for by scripts and have no path across the top. */
+    private static boolean isPart(HttpServletRequest request) {
+        return "fetch".equals(request.getHeader("X-Requested-With"));
     }
 
     @ModelAttribute("here")
