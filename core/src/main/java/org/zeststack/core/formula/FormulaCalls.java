@@ -11,6 +11,8 @@ import org.zeststack.core.explain.Call;
 /**
  * Judges a formula by what its family must be. Every bound is common practice, no source, unless it says otherwise.
  *
+ * <p>One short method per kind of family; they stand together so that the bounds of one trade can be read side by side.
+ *
  * <p>Ratios used: {@link #graining} for cooked sugar, {@link #firmness} for ganache, {@link #solidFat} for nut fillings.
  */
 public final class FormulaCalls {

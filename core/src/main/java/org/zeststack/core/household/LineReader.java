@@ -6,8 +6,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.zeststack.core.composition.Part;
-import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Numbers;
@@ -21,7 +19,6 @@ public final class LineReader {
     /** Two ways to say the same amount may differ by this share before it is worth a word. */
     private static final double AGREE = 0.12;
 
-    private static final double SIFTED = 0.92;
     private static final int LONGEST = 300;
 
     private static final Pattern BULLET = Pattern.compile(
@@ -35,6 +32,7 @@ public final class LineReader {
             Pattern.CASE_INSENSITIVE);
     private static final Pattern PART_OF =
             Pattern.compile("^(?i)((?:finely )?(?:grated )?(?:zest|juice|rind)) of (.+?) (lemon|lime|orange)s?\\b");
+    private static final Pattern SIFTED = Pattern.compile("\\bsifted\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern OPTIONAL = Pattern.compile("\\boptional(?:ly)?\\b", Pattern.CASE_INSENSITIVE);
     private static final Set<String> STATES = Set.of(
             "roasted",
@@ -72,7 +70,9 @@ public final class LineReader {
         return match.certain() ? Optional.of(match.slug()) : Optional.empty();
     }
 
-    /** The state of one reading. */
+    /**
+     * The state of one reading. It stands in one place because each step takes from the text what the next one must not see.
+     */
     private final class Reading {
 
         private final String source;
@@ -365,7 +365,7 @@ public final class LineReader {
                 return line(match, null);
             }
             if (!main.range().isEmpty()) {
-                guesses.add("%s: taken as the middle, %s".formatted(main.range(), Numbers.plain(round(main.amount()))));
+                guesses.add("%s: taken as the middle, %s".formatted(main.range(), Weigher.rounded(main.amount())));
             }
             if (!main.hint().isEmpty()) {
                 guesses.add(main.hint());
@@ -404,119 +404,13 @@ public final class LineReader {
         }
 
         private Double grams(Measured measured, Ingredient ingredient) {
-            if (measured.isMass()) {
-                if (measured.unit() == Unit.OUNCE && ingredient != null && pours(ingredient)) {
-                    guesses.add("ounces by weight; fluid ounces would be a little different");
-                }
-                return measured.massGrams();
-            }
-            if (measured == main && size != null) {
+            if (measured == main && size != null && !measured.isMass()) {
                 Double each = grams(size, ingredient);
                 return each == null ? null : Double.valueOf(each * measured.amount());
             }
-            if (ingredient == null) {
-                return null;
-            }
-            return measured.isVolume() ? volume(measured, ingredient) : pieces(measured, ingredient);
-        }
-
-        private Double volume(Measured measured, Ingredient ingredient) {
-            double millilitres = measured.amount() * measured.factor() * measures.millilitres(measured.unit());
-            switch (measured.unit()) {
-                case PINCH, DASH, SMIDGEN, DROP ->
-                    guesses.add("a %s taken as %s mL"
-                            .formatted(
-                                    measured.unit().word(),
-                                    Numbers.plain(round(measures.millilitres(measured.unit())))));
-                default -> {}
-            }
-            if (measured.unit() == Unit.DROP && ingredient.household().containsKey("drop")) {
-                return measured.amount() * ingredient.household().get("drop").grams();
-            }
-            double perMl = gramsPerMl(measured.unit(), ingredient);
-            if (Double.isNaN(perMl)) {
-                return null;
-            }
-            boolean siftedFirst = text.matches("(?i).*\\bsifted\\b.*")
-                    && !preparation.toLowerCase().contains("sifted");
-            if (siftedFirst && measured.unit() == Unit.CUP) {
-                guesses.add("sifted before measuring: taken as 8 % lighter");
-                perMl *= SIFTED;
-            }
-            return millilitres * perMl;
-        }
-
-        private double gramsPerMl(Unit unit, Ingredient ingredient) {
-            var household = ingredient.household();
-            boolean spoon = unit == Unit.TEASPOON || unit == Unit.PINCH || unit == Unit.DASH || unit == Unit.SMIDGEN;
-            List<String> order = spoon
-                    ? List.of("tsp", "tbsp", "cup")
-                    : unit == Unit.TABLESPOON ? List.of("tbsp", "cup", "tsp") : List.of("cup", "tbsp", "tsp");
-            for (String measure : order) {
-                if (household.containsKey(measure)) {
-                    if (household.get(measure).guess()) {
-                        guesses.add("the weight of this measure varies");
-                    }
-                    return household.get(measure).grams() / tableMl(measure);
-                }
-            }
-            return byDensity(ingredient);
-        }
-
-        private double byDensity(Ingredient ingredient) {
-            if (ingredient.densityGramsPerMl() > 0) {
-                guesses.add("no measured cup: reckoned with %s g/mL"
-                        .formatted(Numbers.plain(ingredient.densityGramsPerMl())));
-                return ingredient.densityGramsPerMl();
-            }
-            if (pours(ingredient)) {
-                double density = ChoiOkos.densityGramsPerMl(ingredient.per100Grams(), 20);
-                guesses.add("no measured cup: reckoned with %s g/mL from the composition"
-                        .formatted(Numbers.fixed(density, 2)));
-                return density;
-            }
-            guesses.add("no weight known for a %s of %s: write grams".formatted("cup", ingredient.name()));
-            return Double.NaN;
-        }
-
-        private static double tableMl(String measure) {
-            return switch (measure) {
-                case "tsp" -> Measures.TABLE_TEASPOON_ML;
-                case "tbsp" -> Measures.TABLE_SPOON_ML;
-                default -> Measures.TABLE_CUP_ML;
-            };
-        }
-
-        private Double pieces(Measured measured, Ingredient ingredient) {
-            var household = ingredient.household();
-            String measure = measured.unit() == null ? "piece" : measured.unit().measure();
-            if (!household.containsKey(measure) && measured.unit() == null && household.containsKey("sheet")) {
-                measure = "sheet";
-            }
-            if (measured.unit() == Unit.VAGUE) {
-                guesses.add("no measure is written: write grams");
-                return null;
-            }
-            if (!household.containsKey(measure)) {
-                guesses.add(
-                        measured.unit() == null
-                                ? "no unit is written, and no weight of one piece of %s is known"
-                                        .formatted(ingredient.name())
-                                : "no weight known for a %s of %s: write grams"
-                                        .formatted(measured.unit().word(), ingredient.name()));
-                return null;
-            }
-            Ingredient.Measure weight = household.get(measure);
-            if (weight.guess()) {
-                guesses.add("one %s taken as %s g".formatted(measure, Numbers.plain(weight.grams())));
-            }
-            return measured.amount() * weight.grams();
-        }
-
-        private boolean pours(Ingredient ingredient) {
-            double wet = ingredient.per100Grams().waterGrams()
-                    + ingredient.per100Grams().grams(Part.ALCOHOL);
-            return wet > 50 && ingredient.household().containsKey("cup");
+            boolean siftedFirst =
+                    SIFTED.matcher(text).find() && !SIFTED.matcher(preparation).find();
+            return new Weigher(measures, guesses).grams(measured, ingredient, siftedFirst);
         }
 
         private HouseholdLine open(String slug, String guess) {
@@ -539,10 +433,6 @@ public final class LineReader {
                     optional,
                     counted ? Double.valueOf(main.amount()) : null,
                     preparation.strip());
-        }
-
-        private static double round(double value) {
-            return Math.round(value * 1000) / 1000.0;
         }
     }
 }

@@ -90,4 +90,17 @@ public class MeasuresTest {
         // A word nobody knows beside a known one is never passed over in silence.
         assertFalse(index.find(Words.nameWords("fermented honey")).certain());
     }
+
+    @Test
+    public void withoutAMeasuredCupWetThingsAreReckonedByDensityAndMarked() {
+        LineReader reader = new LineReader(IngredientTable.shipped());
+        HouseholdLine acid = reader.read("10 ml lactic acid", Measures.METRIC);
+        assertEquals(acid.grams(), null, "mostly dry and without a cup: no number");
+        assertTrue(
+                acid.guesses().get(0).contains("a ml of Lactic acid"),
+                acid.guesses().toString());
+        HouseholdLine butter = reader.read("10 ml crystallised cocoa butter", Measures.METRIC);
+        near(butter.grams(), 9.7, 0.01, "its own density");
+        assertFalse(butter.guesses().isEmpty());
+    }
 }

@@ -61,9 +61,11 @@ class RunsMade {
         }
         String key = "formula-" + id + "-v" + current;
         List<Offer> offers = new ArrayList<>();
-        for (Run run : runs.with(key)) {
+        List<Run> made = runs.with(key);
+        var entries = bench.entriesOf(made.stream().map(Run::id).toList());
+        for (Run run : made) {
             RunSheet sheet = run.sheet().orElseThrow();
-            BenchState state = BenchState.of(sheet, bench.entries(run.id()));
+            BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
             double factor = sheet.formula(key).orElseThrow().factor();
             for (int row : rows) {
                 String slug = form.text("line." + row + ".slug");

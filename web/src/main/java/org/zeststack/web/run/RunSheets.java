@@ -6,6 +6,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunPlanner;
@@ -43,7 +44,8 @@ public class RunSheets {
         BarWorkings.Worked worked = workings.work(bar.content());
         var thermometer =
                 workshop.thermometer(run.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"));
-        IngredientTable table = shelf.withLots(run.lots());
+        List<Ingredient> taken = shelf.taken(run.lots());
+        IngredientTable table = shelf.table().with(taken);
         Map<String, NamedFormula> parts = new LinkedHashMap<>();
         for (var filling : worked.fillings()) {
             var needs = shelf.needs(filling.design(), filling.name(), filling.content(), table);
@@ -51,7 +53,7 @@ public class RunSheets {
             table = needs.table();
         }
         // Lots of made-ahead parts win over what their formula would give, and need not be made.
-        table = table.with(shelf.taken(run.lots()));
+        table = table.with(taken);
         parts.keySet().removeAll(run.lots().keySet());
         RunOrder order = new RunOrder(
                 bar.name(),

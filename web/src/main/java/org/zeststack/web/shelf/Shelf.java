@@ -83,16 +83,6 @@ public class Shelf {
         return formulas.current().stream().map(Shelf::named).toList();
     }
 
-    /**
-     * The table in which chosen lots stand in the place of what they are lots of; a lot of a formula stands under the
-     * formula's link.
-     *
-     * @param chosen lot by slug or link
-     */
-    public IngredientTable withLots(Map<String, Long> chosen) {
-        return table().with(taken(chosen));
-    }
-
     /** What chosen lots are made of, under the slug or link of what they are lots of. */
     public List<Ingredient> taken(Map<String, Long> chosen) {
         if (chosen.isEmpty()) {
