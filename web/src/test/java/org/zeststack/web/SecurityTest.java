@@ -18,6 +18,7 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
@@ -199,6 +200,38 @@ public class SecurityTest {
                 app = before;
             }
         }
+    }
+
+    @Test
+    public void theLastAccessIsWrittenOnceAMinuteAndSigningOutAtOnce() throws Exception {
+        try (TestApp demo = TestApp.demo()) {
+            TestApp before = app;
+            app = demo;
+            try {
+                Visitor runa = visitor("runa");
+                assertEquals(
+                        runa.get("/bars").statusCode(), 200, "a changed session id and person are written at once");
+                JdbcTemplate database = app.bean(JdbcTemplate.class);
+                String lastAccess = "select last_access_time from spring_session where principal_name = 'runa'";
+                long first = database.queryForObject(lastAccess, Long.class);
+                runa.get("/bars");
+                assertEquals(database.queryForObject(lastAccess, Long.class), Long.valueOf(first));
+                database.update("update spring_session set last_access_time = last_access_time - 61000");
+                runa.get("/bars");
+                assertTrue(database.queryForObject(lastAccess, Long.class) >= first, "a minute later it is written");
+                runa.post("/sign-out", Map.of("_csrf", csrfOf(runa)));
+                assertEquals(database.queryForList(lastAccess).size(), 0);
+            } finally {
+                app = before;
+            }
+        }
+    }
+
+    private static String csrfOf(Visitor visitor) throws Exception {
+        Matcher csrf = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"")
+                .matcher(visitor.get("/bars").body());
+        assertTrue(csrf.find());
+        return csrf.group(1);
     }
 
     @Test

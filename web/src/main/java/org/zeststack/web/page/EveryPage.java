@@ -40,7 +40,8 @@ class EveryPage {
     }
 
     @ModelAttribute("path")
-    List<Station> path(HttpServletRequest request, @ModelAttribute("onBench") List<Runs.Brief> onBench) {
+    List<Station> path(
+            HttpServletRequest request, @ModelAttribute(name = "onBench", binding = false) List<Runs.Brief> onBench) {
         if (isPart(request)) {
             return List.of();
         }
