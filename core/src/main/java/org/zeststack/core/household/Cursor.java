@@ -199,6 +199,7 @@ final class Cursor {
     }
 
     private boolean bareUnit() {
+        skip("good", "generous", "big", "large", "small", "tiny");
         Optional<Unit> unit = Unit.of(word(0));
         return unit.filter(u -> u == Unit.PINCH || u == Unit.DASH || u == Unit.VAGUE || u == Unit.SMIDGEN)
                         .isPresent()

@@ -334,6 +334,11 @@ public final class LineReader {
 
         /** A state told after the name, such as {@code hazelnuts, roasted}, may make it another ingredient. */
         private NameIndex.Match refined(String head, NameIndex.Match whole) {
+            if (main != null
+                    && main.unit() == Unit.SHEET
+                    && nameOf(head + " sheet").certain()) {
+                return nameOf(head + " sheet");
+            }
             String told = preparation + " " + String.join(" ", asides);
             for (String state : Words.nameWords(told)) {
                 if (STATES.contains(state) || state.endsWith("%")) {

@@ -9,20 +9,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.testng.Reporter;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.ingredient.IngredientTable;
 
-/** Twelve whole recipes: nine lines of ten right as they stand, and none wrong without a mark. */
+/** Two dozen whole recipes: nine lines of ten right as they stand, and none wrong without a mark. */
 public class AwkwardRecipesTest {
 
     private record Expected(
             String recipe, Measures measures, String line, String slug, Double grams, double tolerance) {}
 
-    private static List<Expected> expected() throws IOException {
+    private static List<Expected> expected(String file) throws IOException {
         List<Expected> all = new ArrayList<>();
         String recipe = "";
         Measures measures = Measures.METRIC;
-        try (InputStream stream = AwkwardRecipesTest.class.getResourceAsStream("recipes.txt")) {
+        try (InputStream stream = AwkwardRecipesTest.class.getResourceAsStream(file)) {
             for (String line : new String(stream.readAllBytes(), StandardCharsets.UTF_8)
                     .lines()
                     .toList()) {
@@ -47,14 +48,19 @@ public class AwkwardRecipesTest {
         return all;
     }
 
-    @Test
-    public void areReadRightOrMarked() throws IOException {
+    @DataProvider
+    public Object[][] dozens() {
+        return new Object[][] {{"recipes.txt"}, {"recipes-2.txt"}};
+    }
+
+    @Test(dataProvider = "dozens")
+    public void areReadRightOrMarked(String file) throws IOException {
         LineReader reader = new LineReader(IngredientTable.shipped());
         int right = 0;
         int rightUnmarked = 0;
         List<String> unmarkedWrong = new ArrayList<>();
         List<String> markedWrong = new ArrayList<>();
-        List<Expected> all = expected();
+        List<Expected> all = expected(file);
         for (Expected e : all) {
             HouseholdLine read = reader.read(e.line, e.measures);
             boolean slug = e.slug == null || e.slug.equals(read.ingredient());
