@@ -229,6 +229,7 @@ class FormulaWorkings {
                     row,
                     Ending.read(form.text("step." + row + ".cue")).stream()
                             .map(FormulaWorkings::words)
+                            .distinct()
                             .collect(Collectors.joining(" · ")));
         }
         return notes;
