@@ -22,6 +22,7 @@ public class ArchitectureTest {
             Map.entry("air", List.of()),
             Map.entry("heat", List.of()),
             Map.entry("cavity", List.of()),
+            Map.entry("slab", List.of()),
             Map.entry("weighing", List.of()),
             Map.entry("ingredient", List.of()),
             Map.entry("household", List.of("ingredient", "heat")),

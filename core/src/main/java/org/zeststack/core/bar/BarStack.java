@@ -127,7 +127,7 @@ public final class BarStack {
 
     /** Couverture poured out of a cavity filled to the rim when only the shell stays, g. */
     public double pouredOutGrams() {
-        return filled.lined().insideMl() * parts.shell().densityGramsPerMl();
+        return filled.lined().volumeMl() * parts.shell().densityGramsPerMl();
     }
 
     FilledCavity filled() {
@@ -163,7 +163,7 @@ public final class BarStack {
                         "walls in by %s mm √(1 + tan²θ), floor up by %s mm: %s mL",
                         Numbers.plain(bar.shellMm()),
                         Numbers.plain(bar.shellMm()),
-                        Numbers.fixed(filled.lined().insideMl(), 2));
+                        Numbers.fixed(filled.lined().volumeMl(), 2));
         for (Layer layer : layers) {
             working.line(
                     layer.name(),

@@ -26,12 +26,12 @@ public record CrossSection(double widthMm, double depthMm, List<Shape> shapes) {
 
     /** The cut across the width. */
     public static CrossSection across(BarStack stack) {
-        return cut(stack, h -> stack.cavity().widthMm(h), h -> stack.lined().innerWidthMm(h));
+        return cut(stack, h -> stack.cavity().widthMm(h), h -> stack.lined().widthMm(h));
     }
 
     /** The cut along the length. */
     public static CrossSection along(BarStack stack) {
-        return cut(stack, h -> stack.cavity().lengthMm(h), h -> stack.lined().innerLengthMm(h));
+        return cut(stack, h -> stack.cavity().lengthMm(h), h -> stack.lined().lengthMm(h));
     }
 
     private static CrossSection cut(BarStack stack, DoubleUnaryOperator outer, DoubleUnaryOperator inner) {

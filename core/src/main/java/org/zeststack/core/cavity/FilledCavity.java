@@ -43,7 +43,7 @@ public record FilledCavity(
     }
 
     public static FilledCavity of(
-            TaperedCavity cavity, double shellMm, double backMm, double backLeastMm, double backGreatestMm) {
+            Cavity cavity, double shellMm, double backMm, double backLeastMm, double backGreatestMm) {
         return new FilledCavity(cavity.lined(shellMm), cavity.depthMm(), backMm, backLeastMm, backGreatestMm);
     }
 
@@ -57,7 +57,7 @@ public record FilledCavity(
 
     /** Filling that leaves a back of {@code backMm}, mL. */
     public double fillingMl(double backMm) {
-        return lined.volumeMl(lined.shellMm(), depthMm - backMm);
+        return lined.volumeMl(lined.floorMm(), depthMm - backMm);
     }
 
     /** Filling that leaves the thickest back, mL: the bottom of the window. */

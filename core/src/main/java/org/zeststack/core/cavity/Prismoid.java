@@ -1,14 +1,13 @@
 package org.zeststack.core.cavity;
 
-/** The prismoidal formula, V = h (A₀ + 4 Aₘ + A₁) / 6, exact where length and width vary linearly with height. */
+/** The prismoidal formula, V = h (A₀ + 4 Aₘ + A₁) / 6, exact where the area is at most a cubic of the height. */
 final class Prismoid {
 
     private static final double MM3_PER_ML = 1000;
 
     private Prismoid() {}
 
-    static double ml(double length0Mm, double width0Mm, double length1Mm, double width1Mm, double heightMm) {
-        double middle = (length0Mm + length1Mm) / 2 * (width0Mm + width1Mm) / 2;
-        return heightMm * (length0Mm * width0Mm + 4 * middle + length1Mm * width1Mm) / 6 / MM3_PER_ML;
+    static double ml(double area0Mm2, double areaMiddleMm2, double area1Mm2, double heightMm) {
+        return heightMm * (area0Mm2 + 4 * areaMiddleMm2 + area1Mm2) / 6 / MM3_PER_ML;
     }
 }

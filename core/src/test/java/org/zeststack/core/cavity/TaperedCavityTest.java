@@ -32,14 +32,14 @@ public class TaperedCavityTest {
     public void straightWallsMakeABox() {
         TaperedCavity box = new TaperedCavity(40, 20, 40, 20, 10);
         near(box.volumeMl(), 8, 1e-12, "length × width × depth");
-        near(box.lined(1).insideMl(), 38 * 18 * 9 / 1000.0, 1e-12, "length × width × depth");
+        near(box.lined(1).volumeMl(), 38 * 18 * 9 / 1000.0, 1e-12, "length × width × depth");
     }
 
     @Test
     public void wallThicknessIsMeasuredAcrossTheWall() {
         // A wall leaning at 45°: level with the floor a 1 mm wall is √2 mm wide.
         TaperedCavity leaning = new TaperedCavity(40, 40, 20, 20, 10);
-        near(leaning.widthInsetMm(1), Math.sqrt(2), 1e-12, "geometry of a 45° wall");
+        near((leaning.widthMm(5) - leaning.lined(1).widthMm(5)) / 2, Math.sqrt(2), 1e-12, "geometry of a 45° wall");
     }
 
     @Test
@@ -88,7 +88,7 @@ public class TaperedCavityTest {
         InvalidInput fault = expectThrows(InvalidInput.class, () -> cavity.lined(shellMm));
         assertEquals(fault.faults().get(0).field(), "shellMm");
         assertEquals(fault.faults().get(0).greatest(), 14.0);
-        assertTrue(cavity.lined(14 - 1e-6).insideMl() > 0, "just inside the range's end there is still an inside");
+        assertTrue(cavity.lined(14 - 1e-6).volumeMl() > 0, "just inside the range's end there is still an inside");
     }
 
     @Test

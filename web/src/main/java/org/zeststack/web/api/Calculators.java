@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.cavity.FilledCavity;
 import org.zeststack.core.cavity.LinedCavity;
 import org.zeststack.core.cavity.TaperedCavity;
@@ -46,11 +47,11 @@ final class Calculators {
 
     private static final Range DENSITY = FilledCavity.DENSITY;
     private static final List<ApiField> CAVITY = List.of(
-            ApiField.required("openingLengthMm", TaperedCavity.OPENING_MM, "Length at the opening"),
-            ApiField.required("openingWidthMm", TaperedCavity.OPENING_MM, "Width at the opening"),
-            ApiField.required("floorLengthMm", TaperedCavity.FLOOR_MM, "Length at the floor"),
-            ApiField.required("floorWidthMm", TaperedCavity.FLOOR_MM, "Width at the floor"),
-            ApiField.required("depthMm", TaperedCavity.DEPTH_MM, "Depth"),
+            ApiField.required("openingLengthMm", Cavity.OPENING_MM, "Length at the opening"),
+            ApiField.required("openingWidthMm", Cavity.OPENING_MM, "Width at the opening"),
+            ApiField.required("floorLengthMm", Cavity.FLOOR_MM, "Length at the floor"),
+            ApiField.required("floorWidthMm", Cavity.FLOOR_MM, "Width at the floor"),
+            ApiField.required("depthMm", Cavity.DEPTH_MM, "Depth"),
             ApiField.required("shellMm", LinedCavity.SHELL_MM, "Shell thickness"),
             ApiField.required("backMm", FilledCavity.BACK_MM, "Back as designed"),
             ApiField.required("backLeastMm", FilledCavity.BACK_MM, "Thinnest back"),

@@ -5,6 +5,7 @@ import static org.zeststack.web.form.FormInput.shown;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
@@ -73,11 +74,11 @@ final class WorkshopFields {
     }
 
     static Optional<Mould> mould(FormInput form) {
-        double openingLength = form.number("openingLengthMm", TaperedCavity.OPENING_MM);
-        double openingWidth = form.number("openingWidthMm", TaperedCavity.OPENING_MM);
-        double floorLength = form.number("floorLengthMm", TaperedCavity.FLOOR_MM);
-        double floorWidth = form.number("floorWidthMm", TaperedCavity.FLOOR_MM);
-        double depth = form.number("depthMm", TaperedCavity.DEPTH_MM);
+        double openingLength = form.number("openingLengthMm", Cavity.OPENING_MM);
+        double openingWidth = form.number("openingWidthMm", Cavity.OPENING_MM);
+        double floorLength = form.number("floorLengthMm", Cavity.FLOOR_MM);
+        double floorWidth = form.number("floorWidthMm", Cavity.FLOOR_MM);
+        double depth = form.number("depthMm", Cavity.DEPTH_MM);
         int cavities = form.whole("cavities", Mould.CAVITIES);
         int owned = form.whole("owned", Mould.OWNED);
         return form.build(() -> new Mould(
