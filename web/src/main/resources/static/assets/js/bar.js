@@ -1,28 +1,34 @@
-/** The cross-section as the control: boundaries are dragged or nudged, the server answers with grams and shapes. */
+/** The cross-section as the control: boundaries are dragged, nudged or typed; the server answers with grams and shapes. */
 
-import { recompute } from './recompute.js';
+import { acting } from './acts.js';
+import { photographs } from './photo.js';
+import { growing, recompute } from './recompute.js';
+import { suggest } from './suggest.js';
 
-const STEP_MM = 0.1;
-const BIG_STEP_MM = 0.5;
+const STEP = 0.1;
+const BIG_STEP = 1;
+const ZOOMS = [1, 1.4, 2, 2.8];
 
 const form = document.getElementById('bar');
 const place = document.getElementById('figure');
-const ask = recompute(form, follow);
+let zoom = 0;
 
-const amount = (handle) => Number(form.elements[handle.dataset.field].value.replace(',', '.'));
+const number = (text) => Number(text.replace(',', '.'));
+const amount = (handle) => number(form.elements[handle.dataset.field].value);
 
-/** Sets a field to the nearest tenth of a millimetre inside its range and asks for the numbers. */
-function set(handle, mm) {
+/** Sets a field to the nearest tenth inside its range and asks for the numbers. */
+function set(handle, value) {
   const least = Number(handle.getAttribute('aria-valuemin'));
   const greatest = Number(handle.getAttribute('aria-valuemax'));
-  const within = Math.min(greatest, Math.max(least, mm));
+  const within = Math.min(greatest, Math.max(least, value));
   form.elements[handle.dataset.field].value = (Math.round(within * 10) / 10).toFixed(1);
+  form.elements.moved.value = handle.dataset.field;
   ask();
 }
 
 /**
- * Follows an answer. While mould and number of layers stay the same the handles stay too, so a drag is never broken; they
- * only take over places and spoken values. Otherwise the whole drawing is exchanged.
+ * Follows an answer. While boundaries and view stay the same the handles stay too, so a drag is never broken; they only take over
+ * places and spoken values. Otherwise the whole drawing is exchanged.
  */
 function follow(answer) {
   const fresh = answer.querySelector('[data-figure]');
@@ -30,41 +36,72 @@ function follow(answer) {
   if (!fresh) {
     return;
   }
+  snapped(answer);
   if (old?.dataset.figure !== fresh.dataset.figure) {
     place.replaceChildren(fresh.cloneNode(true));
     wire();
+    zoomed();
     return;
   }
+  old.dataset.scale = fresh.dataset.scale;
+  old.querySelector('#section').setAttribute('viewBox', fresh.querySelector('#section').getAttribute('viewBox'));
+  old.querySelector('.along').setAttribute('viewBox', fresh.querySelector('.along').getAttribute('viewBox'));
+  const wall = fresh.querySelector('[data-keep=wall]');
+  wall && old.querySelector('[data-keep=wall]')?.setAttribute('d', wall.getAttribute('d'));
   for (const now of fresh.querySelectorAll('.handle')) {
     const handle = old.querySelector(`.handle[data-field="${now.dataset.field}"]`);
-    for (const name of ['aria-valuenow', 'aria-valuemin', 'aria-valuemax', 'aria-valuetext', 'data-y', 'transform']) {
+    for (const name of ['aria-valuenow', 'aria-valuemin', 'aria-valuemax', 'aria-valuetext', 'data-per-mm', 'data-unit']) {
       handle.setAttribute(name, now.getAttribute(name));
     }
-    handle.querySelector('text').textContent = now.querySelector('text').textContent;
+    [...now.children].forEach((part, i) => {
+      const here = handle.children[i];
+      for (const { name, value } of part.attributes) {
+        here.setAttribute(name, value);
+      }
+      part.tagName === 'text' && (here.textContent = part.textContent);
+    });
+  }
+}
+
+/** Takes over what snapping to whole grams made of a field. */
+function snapped(answer) {
+  const changed = answer.querySelector('[data-set]')?.dataset.set;
+  for (const pair of changed ? changed.split('|') : []) {
+    const [field, value] = pair.split('=');
+    form.elements[field] !== document.activeElement && (form.elements[field].value = value);
   }
 }
 
 function drag(handle, down) {
   const section = handle.ownerSVGElement;
+  const figure = section.closest('[data-figure]');
   const box = section.getBoundingClientRect();
   const { width, height } = section.viewBox.baseVal;
-  const mmPerPixel = Math.max(width / box.width, height / box.height);
+  const mmPerPixel = Math.max(width / box.width, height / box.height) / Number(figure.dataset.scale);
   const start = amount(handle);
-  const direction = Number(handle.dataset.direction);
+  const perMm = Number(handle.dataset.perMm);
   handle.setPointerCapture(down.pointerId);
-  const move = (event) => set(handle, start + (event.clientY - down.clientY) * mmPerPixel * direction);
+  const move = (event) => set(handle, start + (event.clientY - down.clientY) * mmPerPixel * perMm);
   const stop = new AbortController();
   const until = { signal: stop.signal };
+  const end = () => {
+    stop.abort();
+    remember();
+  };
   handle.addEventListener('pointermove', move, until);
-  handle.addEventListener('pointerup', () => stop.abort(), until);
-  handle.addEventListener('pointercancel', () => stop.abort(), until);
+  handle.addEventListener('pointerup', end, until);
+  handle.addEventListener('pointercancel', end, until);
 }
 
 function nudge(handle, event) {
   const towards = { ArrowUp: -1, ArrowDown: 1 }[event.key];
-  if (towards) {
+  if (towards && !event.altKey) {
     event.preventDefault();
-    set(handle, amount(handle) + (event.shiftKey ? BIG_STEP_MM : STEP_MM) * towards * Number(handle.dataset.direction));
+    const grams = handle.dataset.unit === 'g';
+    const sign = Math.sign(Number(handle.dataset.perMm));
+    const step = (event.shiftKey ? BIG_STEP : STEP) * (grams ? 1 : Math.abs(Number(handle.dataset.perMm)));
+    set(handle, amount(handle) + step * towards * sign);
+    remember();
   }
 }
 
@@ -79,4 +116,89 @@ function wire() {
   }
 }
 
+function zoomed() {
+  const section = place.querySelector('#section');
+  if (section) {
+    section.classList.toggle('larger', zoom > 0);
+    section.style.width = `${100 * ZOOMS[zoom]}%`;
+  }
+}
+
+/** Shows the fields that the chosen body has. */
+function bodyFields() {
+  form.dataset.build = form.elements.build.value;
+  const kind = document.getElementById('body.kind').value;
+  form.querySelectorAll('[data-body]').forEach((part) => (part.hidden = !part.dataset.body.split(' ').includes(kind)));
+}
+
+/** A build goes with one kind of body, an open one with several. */
+function fitting(build) {
+  const kinds = { MOULDED: ['MOULD'], SLAB: ['SLAB'], TRAY: ['TRAY'], SHAPED: ['SHAPED'], OPEN: ['MOULD', 'TRAY', 'SHEET'] };
+  const kind = document.getElementById('body.kind');
+  if (!kinds[build].includes(kind.value)) {
+    kind.value = kinds[build][0];
+  }
+}
+
+const ask = recompute(form, follow);
+const { act, remember } = acting(form, {
+  drawn: (answer) => {
+    follow(answer);
+    bodyFields();
+  },
+  leaveOut: ['moved'],
+});
+
+document.querySelectorAll('table[data-rows]').forEach(growing);
+suggest(form, () => {
+  ask();
+  remember();
+});
+photographs(form, () => remember());
 wire();
+bodyFields();
+
+form.addEventListener('input', () => (form.elements.moved.value = ''), true);
+form.addEventListener('change', async (event) => {
+  const row = event.target.closest('.layer-row');
+  const name = event.target.name ?? '';
+  if (row && name.endsWith('.by')) {
+    row.dataset.by = event.target.value;
+  }
+  if (row && name.endsWith('.shape')) {
+    row.dataset.shape = event.target.value;
+  }
+  if (event.target.matches('[data-vessel]') && event.target.value) {
+    [form.elements['body.lengthMm'].value, form.elements['body.widthMm'].value] = event.target.value.split(' ');
+    event.target.value = '';
+    ask();
+  }
+  if (name === 'build') {
+    fitting(event.target.value);
+  }
+  if (name === 'build' || name === 'body.kind' || (row && name.endsWith('.kind'))) {
+    bodyFields();
+    await act('redraw');
+  }
+  remember();
+});
+form.addEventListener('click', async (event) => {
+  const button = event.target.closest('button[name=act]');
+  if (button) {
+    event.preventDefault();
+    await act(button.value);
+    remember();
+  }
+  const by = event.target.closest('[data-zoom-by]');
+  if (by) {
+    zoom = Math.min(ZOOMS.length - 1, Math.max(0, zoom + Number(by.dataset.zoomBy)));
+    zoomed();
+  }
+});
+form.addEventListener('keydown', (event) => {
+  if (event.key === 'Enter' && event.target.matches('input:not([type=checkbox])') && event.target.name !== 'why') {
+    // Enter takes what was typed; it never saves by accident.
+    event.preventDefault();
+    remember();
+  }
+});

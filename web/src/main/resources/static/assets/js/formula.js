@@ -1,90 +1,13 @@
 /** The formula's page: lines grow, names are suggested, buttons act without leaving the page, everything can be undone. */
 
-import { fragment, replaceLive } from './talk.js';
+import { acting } from './acts.js';
+import { replaceLive } from './talk.js';
 import { growing, recompute } from './recompute.js';
 import { suggest } from './suggest.js';
 import { photographs } from './photo.js';
 
 const form = document.getElementById('formula');
-const undoButton = document.getElementById('undo');
-const redoButton = document.getElementById('redo');
-const MOST_STEPS = 100;
-
-/** What stood in the form, as fields in order; the last one is what stands there now. */
-const past = [fields()];
-const future = [];
-
-function fields() {
-  return [...new FormData(form)].filter(([name]) => !['_csrf', 'act', 'open'].includes(name));
-}
-
-function same(a, b) {
-  return JSON.stringify(a) === JSON.stringify(b);
-}
-
-/** Remembers the form as it stands, if it changed. */
-function remember() {
-  const now = fields();
-  if (!same(now, past[past.length - 1])) {
-    past.push(now);
-    past.splice(0, Math.max(0, past.length - MOST_STEPS));
-    future.length = 0;
-  }
-  show();
-}
-
-function show() {
-  if (undoButton) {
-    undoButton.parentElement.hidden = false;
-    undoButton.disabled = past.length < 2;
-    redoButton.disabled = future.length === 0;
-  }
-}
-
-/**
- * Posts fields with an act and puts the page that comes back in the place of this one, field by field; nothing is saved.
- * @param {string} act
- * @param {[string, string][]} [what] the form's own fields where absent
- */
-async function act(name, what) {
-  const focused = document.activeElement?.name;
-  const sent = what ?? fields();
-  const before = new Map(fields());
-  const answer = await posted(name, sent);
-  // What was typed while the answer was on its way is put back afterwards.
-  const typed = what ? [] : fields().filter(([field, value]) => before.get(field) !== value);
-  replaceLive(answer);
-  for (const fresh of answer.querySelectorAll('#formula [name]')) {
-    const here = [...form.elements].find((e) => e.name === fresh.name && (fresh.type !== 'radio' || e.value === fresh.value));
-    if (!here || here.type === 'file' || fresh.name === 'act' || fresh.name === 'lock' || fresh.name === '_csrf') {
-      continue;
-    }
-    if (fresh.type === 'checkbox' || fresh.type === 'radio') {
-      here.checked = fresh.checked;
-    } else {
-      here.value = fresh.value;
-    }
-  }
-  for (const [field, value] of typed) {
-    const here = [...form.elements].find((e) => e.name === field && e.type !== 'checkbox' && e.type !== 'radio');
-    here && (here.value = value);
-  }
-  for (const told of answer.querySelectorAll('.fault[id]')) {
-    const here = document.getElementById(told.id);
-    here && (here.textContent = told.textContent);
-  }
-  const again = focused && focused !== 'act' && [...form.elements].find((e) => e.name === focused && e.type !== 'hidden');
-  again && again.focus();
-  sized();
-}
-
-/** Posts an act and gives the page that comes back. */
-function posted(name, what) {
-  const body = new FormData();
-  what.forEach(([field, value]) => body.append(field, value));
-  body.set('act', name);
-  return fragment(form.dataset.act, body);
-}
+const { act, posted, fields, remember, press } = acting(form, { drawn: () => sized(), leaveOut: ['open'] });
 
 /** Puts the short texts beside the rows; the marks of guesses that are gone are taken away. */
 function beside(answer) {
@@ -104,23 +27,6 @@ async function family() {
   part.append(...answer.querySelectorAll('[data-live=schools], [data-live=step-rows]'));
   replaceLive(part);
   sized();
-}
-
-async function undo() {
-  remember();
-  if (past.length > 1) {
-    future.push(past.pop());
-    await act('redraw', past[past.length - 1]);
-    show();
-  }
-}
-
-async function redo() {
-  if (future.length) {
-    past.push(future.pop());
-    await act('redraw', past[past.length - 1]);
-    show();
-  }
 }
 
 /** Shows the fields that the chosen way of scaling needs. */
@@ -153,7 +59,6 @@ suggest(form, (field) => {
 photographs(form, () => remember());
 scaleFields();
 sized();
-show();
 if ([...form.elements].some((e) => e.type === 'text' && e.value !== e.defaultValue)) {
   // Somebody was quicker than this script.
   ask();
@@ -200,7 +105,6 @@ form.addEventListener('click', async (event) => {
   }
 });
 form.addEventListener('keydown', async (event) => {
-  const row = event.target.closest?.('tr[data-row]');
   if (event.key === 'Enter' && event.target.matches('input:not([type=checkbox]):not([type=radio])') && !event.altKey) {
     // Enter never saves by accident: it adds the quick line, or only takes what was typed.
     event.preventDefault();
@@ -209,25 +113,9 @@ form.addEventListener('keydown', async (event) => {
       document.getElementById('quick').focus();
     }
     remember();
-  } else if (row && event.altKey && event.key === 'Enter') {
-    event.preventDefault();
-    row.querySelector('button[value^="accept:"]')?.click();
-  } else if (row && event.altKey && event.key === 'ArrowDown') {
-    event.preventDefault();
-    row.querySelector('button[value^="take:"]')?.click();
-  } else if (row && event.altKey && event.key === 'ArrowUp') {
-    event.preventDefault();
-    row.querySelector('button[value^="up:"]')?.click();
-  } else if (row && event.altKey && event.key === 'Delete') {
-    event.preventDefault();
-    row.querySelector('button[value^="drop:"]')?.click();
-  } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-    event.preventDefault();
-    await (event.shiftKey ? redo() : undo());
-  } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'y') {
-    event.preventDefault();
-    await redo();
+  } else if (event.altKey && event.key === 'Enter') {
+    press(event, 'accept');
+  } else if (event.altKey && event.key === 'ArrowDown') {
+    press(event, 'take');
   }
 });
-undoButton?.addEventListener('click', undo);
-redoButton?.addEventListener('click', redo);

@@ -216,7 +216,7 @@ public class Bench {
             long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(2);
             rounds = 0;
             while (System.nanoTime() < end) {
-                BarStack stack = BarStack.of(bar, worked.parts());
+                BarStack stack = BarStack.of(bar, worked.stack().parts());
                 sum += stack.pieceGrams() + stack.calls().size();
                 rounds++;
             }

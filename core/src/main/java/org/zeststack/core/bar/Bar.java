@@ -1,77 +1,231 @@
 package org.zeststack.core.bar;
 
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
-import org.zeststack.core.cavity.FilledCavity;
-import org.zeststack.core.cavity.LinedCavity;
-import org.zeststack.core.ingredient.Ingredient;
-import org.zeststack.core.ingredient.IngredientTable;
+import java.util.Set;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
-import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Range;
 
 /**
- * What one version of a moulded bar says.
+ * What one version of a bar says.
  *
- * @param mould the mould's id
- * @param shell slug of the shell's couverture
- * @param shellMm thickness of the shell
- * @param back slug of the back's couverture
- * @param backMm thickness of the back as designed
- * @param backLeastMm thinnest back that still seals
- * @param backGreatestMm thickest back allowed
- * @param fillings one or two fillings from the floor up; the last takes what is left below the back
+ * @param layers in the order of the work: from the floor of a cavity or the table upwards
+ * @param storage where the pieces are kept until they are sold
+ * @param soldAs the name it is to be sold under
+ * @param declaredGrams what the label will say; null where not decided
+ * @param centreCelsius how warm a centre is when it is coated; null where not said
+ * @param bowlMm inner width of the bowl that pieces are dipped in; null where not said
+ * @param method the steps of the build
  */
 public record Bar(
-        long mould,
-        String shell,
-        double shellMm,
-        String back,
-        double backMm,
-        double backLeastMm,
-        double backGreatestMm,
-        List<FillingLayer> fillings) {
+        Build build,
+        Body body,
+        List<BarLayer> layers,
+        Finish finish,
+        Storage storage,
+        SoldAs soldAs,
+        Double declaredGrams,
+        Double centreCelsius,
+        Double bowlMm,
+        List<MethodStep> method) {
 
-    /** Most fillings in one moulded bar. */
-    public static final int MOST_FILLINGS = 2;
+    /** Most layers of one bar. */
+    public static final int MOST_LAYERS = 24;
 
-    /**
-     * A filling.
-     *
-     * @param formula the formula's id
-     * @param version its version number
-     * @param depthMm how deep it lies; not used for the last filling
-     */
-    public record FillingLayer(long formula, int version, double depthMm) {}
+    public static final Range DECLARED_GRAMS = new Range(1, 5000, "g");
+
+    public static final Range BOWL_MM = new Range(60, 1000, "mm");
+
+    /** What is done with the couverture, and with that what it becomes. */
+    public enum Finish {
+        TEMPERED("tempered"),
+        KEPT_COLD("melted, not tempered, kept cold"),
+        COMPOUND("compound coating");
+
+        private final String words;
+
+        Finish(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Where pieces are kept. */
+    public enum Storage {
+        ROOM("in the room, 18 to 23 °C"),
+        COOL("cool, 12 to 18 °C"),
+        FRIDGE("in the refrigerator");
+
+        private final String words;
+
+        Storage(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /** Names that the law reserves, as far as a bar may want them. */
+    public enum SoldAs {
+        OWN_NAME("a name of its own"),
+        FILLED_CHOCOLATE("filled chocolate"),
+        CHOCOLATE("chocolate"),
+        MILK_CHOCOLATE("milk chocolate"),
+        WHITE_CHOCOLATE("white chocolate");
+
+        private final String words;
+
+        SoldAs(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
 
     public Bar {
-        fillings = List.copyOf(fillings);
+        layers = List.copyOf(layers);
+        method = method == null ? List.of() : List.copyOf(method);
+    }
+
+    /** A bar with the usual answers to everything but its stack. */
+    public static Bar of(Build build, Body body, List<BarLayer> layers) {
+        return new Bar(
+                build,
+                body,
+                layers,
+                Finish.TEMPERED,
+                Storage.COOL,
+                SoldAs.OWN_NAME,
+                null,
+                null,
+                null,
+                BuildMethods.of(build));
+    }
+
+    public Bar with(List<BarLayer> other) {
+        return new Bar(build, body, other, finish, storage, soldAs, declaredGrams, centreCelsius, bowlMm, method);
+    }
+
+    /** Slugs and links of everything in it. */
+    public Set<String> materials() {
+        Set<String> of = new LinkedHashSet<>();
+        for (BarLayer layer : layers) {
+            of.add(layer.of());
+            if (layer.mix() != null) {
+                of.add(layer.mix().of());
+            }
+        }
+        return of;
+    }
+
+    /** First layer of a kind; −1 where there is none. */
+    int first(LayerKind kind) {
+        for (int i = 0; i < layers.size(); i++) {
+            if (layers.get(i).kind() == kind) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     /**
-     * Checks what does not depend on the cavity.
+     * Checks what does not depend on what it points to. Fields are {@code layer.N.NAME} and {@code body.NAME}.
      *
-     * @throws InvalidInput with every fault found
+     * @throws org.zeststack.core.quantity.InvalidInput with every fault found
      */
-    public void check(IngredientTable ingredients) {
+    public void check() {
         Faults faults = new Faults();
-        couverture(faults, "shell", shell, ingredients);
-        couverture(faults, "back", back, ingredients);
-        faults.within("shellMm", shellMm, LinedCavity.SHELL_MM);
-        faults.within("backMm", backMm, FilledCavity.BACK_MM);
-        faults.within("backLeastMm", backLeastMm, FilledCavity.BACK_MM);
-        faults.within("backGreatestMm", backGreatestMm, FilledCavity.BACK_MM);
-        if (fillings.isEmpty() || fillings.size() > MOST_FILLINGS) {
-            faults.add(Fault.of("fillings", String.valueOf(fillings.size()), "A moulded bar has one or two fillings."));
+        body.check(faults);
+        if (!fits()) {
+            faults.add(Fault.of("build", build.title(), "This build wants another kind of body."));
         }
-        for (int i = 0; i < fillings.size() - 1; i++) {
-            faults.within("filling." + i + ".depthMm", fillings.get(i).depthMm(), FilledCavity.BACK_MM);
+        if (layers.isEmpty() || layers.size() > MOST_LAYERS) {
+            faults.add(Fault.of("layers", String.valueOf(layers.size()), "A bar has 1 to 24 layers."));
         }
+        List<Integer> rests = new ArrayList<>();
+        for (int i = 0; i < layers.size(); i++) {
+            BarLayer layer = layers.get(i);
+            String field = "layer." + i + ".";
+            layer.check(faults, field);
+            if (!build.kinds().contains(layer.kind())) {
+                faults.add(Fault.of(
+                        field + "kind",
+                        layer.kind().words(),
+                        "A %s has no %s; choose another layer."
+                                .formatted(
+                                        build.title().toLowerCase(java.util.Locale.ROOT),
+                                        layer.kind().words())));
+            }
+            if (layer.kind() == LayerKind.INSERT && layer.insert() == null) {
+                faults.add(Fault.of(field + "lengthMm", "", "Give the insert its size."));
+            }
+            if (layer.by() == BarLayer.By.REST) {
+                rests.add(i);
+            }
+        }
+        checkRests(rests, faults);
+        checkOnes(faults);
+        checkDeclared(faults);
         faults.throwIfAny();
     }
 
-    private static void couverture(Faults faults, String field, String slug, IngredientTable ingredients) {
-        if (ingredients.find(slug).filter(Ingredient::isCouverture).isEmpty()) {
-            faults.add(Fault.of(field, slug, "Choose a couverture."));
+    private boolean fits() {
+        return switch (build) {
+            case MOULDED -> body instanceof Body.Moulded;
+            case SLAB -> body instanceof Body.Slab;
+            case TRAY -> body instanceof Body.Tray;
+            case SHAPED -> body instanceof Body.Shaped;
+            case OPEN -> body instanceof Body.Moulded || body instanceof Body.Sheet || body instanceof Body.Tray;
+        };
+    }
+
+    private void checkRests(List<Integer> rests, Faults faults) {
+        if (rests.isEmpty()) {
+            return;
+        }
+        String field = "layer." + rests.get(rests.size() - 1) + ".by";
+        if (!(body instanceof Body.Moulded)) {
+            faults.add(Fault.of(field, "the rest", "Only a cavity has a rest to fill; give millimetres or grams."));
+        } else if (rests.size() > 1) {
+            faults.add(Fault.of(field, "the rest", "Only one layer can take the rest; give this one an amount."));
+        } else if (!layers.get(rests.get(0)).kind().level()) {
+            faults.add(Fault.of(field, "the rest", "Only a filling, a sheet or a back can take the rest."));
+        }
+    }
+
+    private void checkOnes(Faults faults) {
+        for (LayerKind once : List.of(LayerKind.SHELL, LayerKind.BACK)) {
+            long count = layers.stream().filter(l -> l.kind() == once).count();
+            if (count > 1) {
+                faults.add(Fault.of("layers", once.words(), "A bar has one %s.".formatted(once.words())));
+            }
+        }
+        long fillings =
+                layers.stream().filter(l -> l.kind() == LayerKind.FILLING).count();
+        if (build == Build.SHAPED && fillings != 1) {
+            faults.add(Fault.of("layers", "filling", "A shaped piece has exactly one centre: one filling."));
+        }
+    }
+
+    private void checkDeclared(Faults faults) {
+        if (declaredGrams != null) {
+            faults.within("declaredGrams", declaredGrams, DECLARED_GRAMS);
+        }
+        if (bowlMm != null) {
+            faults.within("bowlMm", bowlMm, BOWL_MM);
+        }
+        if (centreCelsius != null) {
+            faults.within("centreCelsius", centreCelsius, BarLayer.CELSIUS);
         }
     }
 }

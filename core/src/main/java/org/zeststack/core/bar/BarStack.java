@@ -1,150 +1,156 @@
 package org.zeststack.core.bar;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
-import org.zeststack.core.cavity.FilledCavity;
-import org.zeststack.core.cavity.LinedCavity;
-import org.zeststack.core.cavity.TaperedCavity;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.quantity.Numbers;
-import org.zeststack.core.weighing.FillWindow;
 
 /**
- * A moulded bar computed: the level, volume and mass of every layer, the windows of its fillings and the calls.
+ * A bar computed: level, volume and mass of every layer of one piece, the windows of its fillings and the calls.
  *
- * <p>Levels are heights above the cavity's own floor, mm. With several fillings each one's window is its own share of the
- * inside: if every filling stands at the same end of its window, the back stands at that end of its own.
+ * <p>With several fillings each one's window is its own share of the inside: if every filling stands at the same end of its
+ * window, the back stands at that end of its own.
  */
 public final class BarStack {
 
-    /** What a layer is. */
-    public enum Kind {
-        SHELL,
-        FILLING,
-        BACK
-    }
-
-    /**
-     * One layer of the stack.
-     *
-     * @param key {@code shell}, {@code filling-1}, {@code filling-2} or {@code back}
-     * @param fromMm lower level
-     * @param toMm upper level
-     * @param window grams that still leave a good piece; for shell and back the mass itself at both ends
-     */
-    public record Layer(
-            String key,
-            Kind kind,
-            String name,
-            String material,
-            double fromMm,
-            double toMm,
-            double volumeMl,
-            double grams,
-            FillWindow window) {}
-
     private final Bar bar;
-    private final BarParts parts;
-    private final FilledCavity filled;
-    private final List<Layer> layers = new ArrayList<>();
+    private final Parts parts;
+    private final Frame frame;
+    private final List<StackLayer> layers;
 
-    private BarStack(Bar bar, BarParts parts) {
+    BarStack(Bar bar, Parts parts, Frame frame, List<StackLayer> layers) {
         this.bar = bar;
         this.parts = parts;
-        filled = FilledCavity.of(parts.cavity(), bar.shellMm(), bar.backMm(), bar.backLeastMm(), bar.backGreatestMm());
+        this.frame = frame;
+        this.layers = layers.stream()
+                .sorted((a, b) -> Integer.compare(a.index(), b.index()))
+                .toList();
     }
 
     /**
      * Computes a bar.
      *
-     * @throws org.zeststack.core.quantity.InvalidInput if shell or back cannot be drawn in this cavity
+     * @throws org.zeststack.core.quantity.InvalidInput if the bar is faulty, points to nothing known, or a shell, cut or form
+     *     cannot be made
      */
-    public static BarStack of(Bar bar, BarParts parts) {
-        BarStack stack = new BarStack(bar, parts);
-        stack.build();
-        return stack;
-    }
-
-    private void build() {
-        LinedCavity lined = filled.lined();
-        double depth = parts.cavity().depthMm();
-        double backFrom = depth - bar.backMm();
-        add("shell", Kind.SHELL, parts.shell(), 0, lined.shellMm(), lined.shellMl(), null);
-        double from = lined.shellMm();
-        for (int i = 0; i < parts.fillings().size(); i++) {
-            boolean last = i == parts.fillings().size() - 1;
-            double to = last
-                    ? backFrom
-                    : Math.min(backFrom, from + bar.fillings().get(i).depthMm());
-            double volume = lined.volumeMl(from, to);
-            BarParts.Part part = parts.fillings().get(i);
-            add("filling-" + (i + 1), Kind.FILLING, part, from, to, volume, window(volume, part.densityGramsPerMl()));
-            from = to;
+    public static BarStack of(Bar bar, Parts parts) {
+        bar.check();
+        List<Pour.Deposit> deposits = new ArrayList<>();
+        for (int i = 0; i < bar.layers().size(); i++) {
+            BarLayer layer = bar.layers().get(i);
+            deposits.add(new Pour.Deposit(i, layer, parts.of(layer, i)));
         }
-        add("back", Kind.BACK, parts.back(), backFrom, depth, filled.backMl(), null);
+        List<String> keys = keys(bar.layers());
+        Body body = bar.body();
+        if (body instanceof Body.Moulded moulded) {
+            return new MouldedBuild(bar, parts, moulded, deposits, keys).stack();
+        }
+        if (body instanceof Body.Shaped shaped) {
+            return new ShapedBuild(bar, parts, shaped, deposits, keys).stack();
+        }
+        return new LaidBuild(bar, parts, deposits, keys).stack();
     }
 
-    private FillWindow window(double volumeMl, double density) {
-        double share = filled.fillingMl() == 0 ? 0 : volumeMl / filled.fillingMl() * density;
-        return new FillWindow(filled.fillingLeastMl() * share, volumeMl * density, filled.fillingGreatestMl() * share);
-    }
-
-    private void add(
-            String key, Kind kind, BarParts.Part part, double from, double to, double volumeMl, FillWindow window) {
-        double grams = volumeMl * part.densityGramsPerMl();
-        FillWindow shown = window == null ? new FillWindow(grams, grams, grams) : window;
-        layers.add(new Layer(key, kind, part.name(), part.material(), from, to, volumeMl, grams, shown));
-    }
-
-    public List<Layer> layers() {
-        return List.copyOf(layers);
-    }
-
-    public Layer shell() {
-        return layers.get(0);
-    }
-
-    public Layer back() {
-        return layers.get(layers.size() - 1);
-    }
-
-    public List<Layer> fillings() {
-        return layers.subList(1, layers.size() - 1);
+    /** One word for what a bar has once, a number behind it for what it may have often. */
+    private static List<String> keys(List<BarLayer> layers) {
+        Map<LayerKind, Integer> counted = new EnumMap<>(LayerKind.class);
+        List<String> keys = new ArrayList<>();
+        for (BarLayer layer : layers) {
+            int number = counted.merge(layer.kind(), 1, Integer::sum);
+            boolean once = layer.kind() == LayerKind.SHELL || layer.kind() == LayerKind.BACK;
+            keys.add(once ? layer.kind().words() : layer.kind().words() + "-" + number);
+        }
+        return keys;
     }
 
     public Bar bar() {
         return bar;
     }
 
-    public TaperedCavity cavity() {
-        return parts.cavity();
-    }
-
-    public LinedCavity lined() {
-        return filled.lined();
-    }
-
-    /** Couverture poured out of a cavity filled to the rim when only the shell stays, g. */
-    public double pouredOutGrams() {
-        return filled.lined().volumeMl() * parts.shell().densityGramsPerMl();
-    }
-
-    FilledCavity filled() {
-        return filled;
-    }
-
-    BarParts parts() {
+    public Parts parts() {
         return parts;
     }
 
-    public double pieceGrams() {
-        return layers.stream().mapToDouble(Layer::grams).sum();
+    public Frame frame() {
+        return frame;
     }
 
-    /** Shell and back over the whole piece. */
+    /** Layers in the order of the work. */
+    public List<StackLayer> layers() {
+        return layers;
+    }
+
+    public Optional<StackLayer> first(LayerKind kind) {
+        return layers.stream().filter(l -> l.kind() == kind).findFirst();
+    }
+
+    public List<StackLayer> all(LayerKind kind) {
+        return layers.stream().filter(l -> l.kind() == kind).toList();
+    }
+
+    public double pieceGrams() {
+        return layers.stream().mapToDouble(StackLayer::grams).sum();
+    }
+
+    /** Chocolate on the outside over the whole piece. */
     public double chocolateShare() {
-        return (shell().grams() + back().grams()) / pieceGrams();
+        return outsideChocolateGrams() / Math.max(1e-9, pieceGrams());
+    }
+
+    double outsideChocolateGrams() {
+        return layers.stream()
+                .filter(l -> l.outside() && l.material().isChocolate())
+                .mapToDouble(StackLayer::grams)
+                .sum();
+    }
+
+    /** What the whole piece is made of. */
+    public Composition composition() {
+        Composition sum = Composition.NOTHING;
+        for (StackLayer layer : layers) {
+            Composition hundred = layer.material().per100Grams();
+            sum = sum.plus(hundred.times(layer.grams() / hundred.totalGrams()));
+        }
+        return sum;
+    }
+
+    /** Allergens of every layer, in order of the alphabet. */
+    public List<String> allergens() {
+        TreeSet<String> all = new TreeSet<>();
+        layers.forEach(l -> all.addAll(l.material().allergens()));
+        return List.copyOf(all);
+    }
+
+    /** What the materials of one piece cost with their off-cuts; layers without a price are left out. */
+    public double cost() {
+        return layers.stream()
+                .filter(l -> l.material().pricePerKg() != null)
+                .mapToDouble(l -> l.laidGrams() / 1000 * l.material().pricePerKg())
+                .sum();
+    }
+
+    /** Names of the layers without a price. */
+    public List<String> unpriced() {
+        return layers.stream()
+                .filter(l -> l.material().pricePerKg() == null)
+                .map(StackLayer::name)
+                .distinct()
+                .toList();
+    }
+
+    /** Couverture poured out of a cavity filled to the rim when only the shell stays, g; 0 without a shell. */
+    public double pouredOutGrams() {
+        return frame instanceof Frame.Moulded m && m.shellMm() > 0
+                ? first(LayerKind.SHELL)
+                        .map(s -> m.inside().volumeMl() * s.material().densityGramsPerMl())
+                        .orElse(0.0)
+                : 0;
     }
 
     public List<Call> calls() {
@@ -153,33 +159,39 @@ public final class BarStack {
 
     /** The arithmetic of volumes, grams and window. */
     public Working why() {
-        Working.Builder working = Working.of("Grams per cavity")
-                .line(
-                        "Cavity",
-                        "d (A₀ + 4 Aₘ + A₁) / 6 = %s mL",
-                        Numbers.fixed(parts.cavity().volumeMl(), 2))
-                .line(
+        Working.Builder working = Working.of("Grams per piece");
+        if (frame instanceof Frame.Moulded m) {
+            working.line(
+                    "Cavity",
+                    "∫ A(z) dz over %s mm = %s mL",
+                    fixed(m.cavity().depthMm(), 1),
+                    fixed(m.outer().volumeMl(), 2));
+            if (m.shellMm() > 0) {
+                working.line(
                         "Inside the shell",
-                        "walls in by %s mm √(1 + tan²θ), floor up by %s mm: %s mL",
-                        Numbers.plain(bar.shellMm()),
-                        Numbers.plain(bar.shellMm()),
-                        Numbers.fixed(filled.lined().volumeMl(), 2));
-        for (Layer layer : layers) {
+                        "walls and floor in by %s mm: %s mL",
+                        fixed(m.shellMm(), 2),
+                        fixed(m.inside().volumeMl(), 2));
+            }
+        } else if (frame.offcutFraction() > 0) {
+            working.line(
+                    "Pieces of one",
+                    "%d; %s %% of the area is off-cuts",
+                    frame.piecesOfOne(),
+                    fixed(100 * frame.offcutFraction(), 1));
+        }
+        for (StackLayer layer : layers) {
             working.line(
                     layer.name(),
                     "%s mL × %s g/mL = %s g",
-                    Numbers.fixed(layer.volumeMl(), 2),
-                    Numbers.fixed(layer.grams() / Math.max(1e-12, layer.volumeMl()), 3),
-                    Numbers.fixed(layer.grams(), 1));
+                    fixed(layer.volumeMl(), 2),
+                    fixed(layer.material().densityGramsPerMl(), 3),
+                    fixed(layer.grams(), 1));
         }
-        return working.line(
-                        "Window of the filling",
-                        "back %s to %s mm leaves %s to %s mL",
-                        Numbers.plain(bar.backLeastMm()),
-                        Numbers.plain(bar.backGreatestMm()),
-                        Numbers.fixed(filled.fillingLeastMl(), 2),
-                        Numbers.fixed(filled.fillingGreatestMl(), 2))
-                .from(
-                        "Prismoidal formula on the inset shape; densities by Choi and Okos 1986 or the couverture's own.");
+        return working.from("Geometry; densities by Choi and Okos 1986, the couverture's own, or as measured.");
+    }
+
+    private static String fixed(double number, int decimals) {
+        return Numbers.fixed(number, decimals);
     }
 }

@@ -2,16 +2,19 @@ package org.zeststack.core.bar;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
 
 /**
- * The cut face of a moulded bar to scale, in mm: x across, y up from the cavity's floor, the opening at the top.
+ * The cut face of a piece to scale, in mm: x across, y up. In a mould y counts from the cavity's floor and the opening is at the
+ * top; a laid or shaped piece stands on y = 0.
  *
- * @param widthMm across the opening
- * @param depthMm of the cavity
+ * @param widthMm greatest extent across
+ * @param depthMm greatest extent upwards
  * @param shapes closed outlines, drawn in order
  */
 public record CrossSection(double widthMm, double depthMm, List<Shape> shapes) {
+
+    private static final int STREAKS = 5;
+    private static final double GOLDEN = 0.6180339887498949;
 
     /**
      * A closed outline.
@@ -26,50 +29,65 @@ public record CrossSection(double widthMm, double depthMm, List<Shape> shapes) {
 
     /** The cut across the width. */
     public static CrossSection across(BarStack stack) {
-        return cut(stack, h -> stack.cavity().widthMm(h), h -> stack.lined().widthMm(h));
+        return of(stack, false);
     }
 
     /** The cut along the length. */
     public static CrossSection along(BarStack stack) {
-        return cut(stack, h -> stack.cavity().lengthMm(h), h -> stack.lined().lengthMm(h));
+        return of(stack, true);
     }
 
-    private static CrossSection cut(BarStack stack, DoubleUnaryOperator outer, DoubleUnaryOperator inner) {
-        double depth = stack.cavity().depthMm();
-        double middle = outer.applyAsDouble(depth) / 2;
+    private static CrossSection of(BarStack stack, boolean lengthwise) {
+        Frame frame = stack.frame();
+        CrossSection plain = frame instanceof Frame.Moulded moulded
+                ? new MouldedSection(stack, moulded, lengthwise).section()
+                : new StandingSection(stack, lengthwise).section();
+        return marbled(stack, plain);
+    }
+
+    /** What a layer is marbled with is seen as streaks in it; the same bar always has the same ones. */
+    private static CrossSection marbled(BarStack stack, CrossSection plain) {
         List<Shape> shapes = new ArrayList<>();
-        for (BarStack.Layer layer : stack.layers()) {
-            List<Point> points = layer.kind() == BarStack.Kind.SHELL
-                    ? shell(middle, depth, stack.lined().shellMm(), outer, inner)
-                    : trapezium(middle, layer.fromMm(), layer.toMm(), inner);
-            shapes.add(new Shape(layer.key(), layer.name(), layer.material(), points));
+        for (Shape shape : plain.shapes) {
+            shapes.add(shape);
+            stack.layers().stream()
+                    .filter(l -> l.key().equals(shape.layer()) && l.design().mix() != null)
+                    .filter(l -> l.design().mix().marbled())
+                    .findFirst()
+                    .ifPresent(l -> streaks(
+                            shapes,
+                            shape,
+                            stack.parts().materials().get(l.design().mix().of())));
         }
-        return new CrossSection(2 * middle, depth, List.copyOf(shapes));
+        return new CrossSection(plain.widthMm, plain.depthMm, List.copyOf(shapes));
     }
 
-    private static List<Point> trapezium(double middle, double from, double to, DoubleUnaryOperator width) {
-        double low = width.applyAsDouble(from) / 2;
-        double high = width.applyAsDouble(to) / 2;
-        return List.of(
-                new Point(middle - low, from),
-                new Point(middle + low, from),
-                new Point(middle + high, to),
-                new Point(middle - high, to));
+    private static void streaks(List<Shape> shapes, Shape in, Material other) {
+        double left = in.points.stream().mapToDouble(Point::xMm).min().orElse(0);
+        double right = in.points.stream().mapToDouble(Point::xMm).max().orElse(0);
+        double low = in.points.stream().mapToDouble(Point::yMm).min().orElse(0);
+        double high = in.points.stream().mapToDouble(Point::yMm).max().orElse(0);
+        double height = (high - low) / 9;
+        double width = (right - left) / 9;
+        for (int i = 0; i < STREAKS; i++) {
+            double x = left + width * 1.5 + (right - left - 3 * width) * ((i * GOLDEN) % 1);
+            double y = low + 2 * height + (high - low - 4 * height) * ((i + 0.5) / STREAKS);
+            shapes.add(new Shape(in.layer, other.name(), other.pattern(), oval(x, y, width, height, 16)));
+        }
     }
 
-    private static List<Point> shell(
-            double middle, double depth, double shellMm, DoubleUnaryOperator outer, DoubleUnaryOperator inner) {
-        double floor = outer.applyAsDouble(0) / 2;
-        double rim = inner.applyAsDouble(depth) / 2;
-        double raised = inner.applyAsDouble(shellMm) / 2;
-        return List.of(
-                new Point(0, depth),
-                new Point(middle - floor, 0),
-                new Point(middle + floor, 0),
-                new Point(2 * middle, depth),
-                new Point(middle + rim, depth),
-                new Point(middle + raised, shellMm),
-                new Point(middle - raised, shellMm),
-                new Point(middle - rim, depth));
+    /** A rectangle. */
+    static List<Point> box(double left, double bottom, double right, double top) {
+        return List.of(new Point(left, bottom), new Point(right, bottom), new Point(right, top), new Point(left, top));
+    }
+
+    /** An ellipse. */
+    static List<Point> oval(double xMm, double yMm, double halfWidth, double halfHeight, int corners) {
+        List<Point> points = new ArrayList<>();
+        for (int i = 0; i < corners; i++) {
+            double angle = 2 * Math.PI * i / corners;
+            points.add(new Point(xMm + halfWidth * Math.cos(angle), yMm + halfHeight * Math.sin(angle)));
+        }
+        return points;
     }
 }

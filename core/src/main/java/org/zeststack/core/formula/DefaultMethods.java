@@ -24,29 +24,9 @@ public final class DefaultMethods {
         for (CsvTable.Row row :
                 CsvTable.load(DefaultMethods.class, "methods.csv").rows()) {
             methods.computeIfAbsent(Family.valueOf(row.text("family")), f -> new ArrayList<>())
-                    .add(step(row));
+                    .add(MethodStep.in(row));
         }
         methods.replaceAll((family, steps) -> List.copyOf(steps));
         return methods;
-    }
-
-    private static MethodStep step(CsvTable.Row row) {
-        return new MethodStep(
-                row.text("action"),
-                row.text("cue"),
-                row.text("caution"),
-                row.text("tool"),
-                row.text("setting"),
-                row.text("hands").equals("off"),
-                minutes(row, "rest_least"),
-                minutes(row, "rest_greatest"),
-                row.text("right"),
-                row.text("wrong"),
-                null,
-                null);
-    }
-
-    private static Double minutes(CsvTable.Row row, String column) {
-        return row.text(column).isEmpty() ? null : Double.valueOf(row.number(column));
     }
 }

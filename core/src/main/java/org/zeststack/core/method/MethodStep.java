@@ -1,6 +1,7 @@
 package org.zeststack.core.method;
 
 import java.util.List;
+import org.zeststack.core.quantity.CsvTable;
 import org.zeststack.core.quantity.Range;
 
 /**
@@ -49,6 +50,27 @@ public record MethodStep(
     /** A step told by action, cue and caution alone. */
     public MethodStep(String action, String cue, String caution) {
         this(action, cue, caution, "", "", false, null, null, "", "", null, null);
+    }
+
+    /** A step in a table of usual methods. */
+    public static MethodStep in(CsvTable.Row row) {
+        return new MethodStep(
+                row.text("action"),
+                row.text("cue"),
+                row.text("caution"),
+                row.text("tool"),
+                row.text("setting"),
+                row.text("hands").equals("off"),
+                minutes(row, "rest_least"),
+                minutes(row, "rest_greatest"),
+                row.text("right"),
+                row.text("wrong"),
+                null,
+                null);
+    }
+
+    private static Double minutes(CsvTable.Row row, String column) {
+        return row.text(column).isEmpty() ? null : Double.valueOf(row.number(column));
     }
 
     private static String orEmpty(String text) {

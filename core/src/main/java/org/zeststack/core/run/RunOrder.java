@@ -1,13 +1,11 @@
 package org.zeststack.core.run;
 
 import java.util.List;
-import org.zeststack.core.bar.BarParts;
+import java.util.Map;
 import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.formula.NamedFormula;
-import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
-import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -15,21 +13,20 @@ import org.zeststack.core.workshop.Thermometer;
  * Everything a run is planned from.
  *
  * @param bar the bar computed
- * @param fillings its formulas, from the floor up
- * @param parts formulas that the fillings are made of and that are not taken from stock, made first standing first
+ * @param formulas what its layers are made of, by link, in the order of the work
+ * @param parts formulas that those are made of and that are not taken from stock, made first standing first
+ * @param carrierName name of the mould, or what the pieces are cut from
+ * @param carriersOwned moulds owned; 1 for slabs and trays that are laid anew
  * @param pieces good pieces wanted, 1 to 100 000
  */
 public record RunOrder(
         String barName,
         int barVersion,
         BarStack bar,
-        BarParts materials,
-        List<NamedFormula> fillings,
+        Map<String, NamedFormula> formulas,
         List<NamedFormula> parts,
-        Ingredient shell,
-        Ingredient back,
-        String mouldName,
-        Mould mould,
+        String carrierName,
+        int carriersOwned,
         Place place,
         String thermometerName,
         Thermometer thermometer,
@@ -45,7 +42,6 @@ public record RunOrder(
         Faults faults = new Faults();
         faults.within("pieces", pieces, PIECES);
         faults.throwIfAny();
-        fillings = List.copyOf(fillings);
         parts = List.copyOf(parts);
     }
 }

@@ -7,8 +7,12 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.CrossSection;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Material;
+import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
@@ -16,7 +20,6 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.NamedFormula;
-import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.workshop.Thermometer;
@@ -30,6 +33,8 @@ import org.zeststack.core.workshop.Thermometer;
  * the bowl; the last two come back.
  */
 public final class RunPlanner {
+
+    private static final String COUVERTURE = "couverture-";
 
     private final RunOrder order;
     private final IngredientTable ingredients;
@@ -50,19 +55,15 @@ public final class RunPlanner {
         BarStack bar = order.bar();
         List<RunSheet.FormulaBatch> formulas = formulas();
         List<RunSheet.CouvertureBatch> couvertures = couvertures();
-        List<RunSheet.LayerTarget> layers = new ArrayList<>();
-        layers.add(target(bar.shell(), couvertures.get(0).key()));
-        for (int i = 0; i < bar.fillings().size(); i++) {
-            layers.add(target(bar.fillings().get(i), order.fillings().get(i).key()));
-        }
-        layers.add(target(bar.back(), couvertures.get(couvertures.size() - 1).key()));
+        List<RunSheet.LayerTarget> layers =
+                bar.layers().stream().map(this::target).toList();
         return new RunSheet(
                 RunSheet.SCHEMA_VERSION,
                 order.barName(),
                 order.barVersion(),
                 order.pieces(),
                 pieces,
-                moulds(),
+                carriers(),
                 order.allowances(),
                 order.place().pressureKpa(),
                 order.thermometerName(),
@@ -74,20 +75,46 @@ public final class RunPlanner {
                 couvertures,
                 weighing(formulas, couvertures),
                 bar.calls(),
-                StepList.of(order, formulas, couvertures, moulds()));
+                StepList.of(order, formulas, couvertures, carriers()));
     }
 
-    private static RunSheet.LayerTarget target(BarStack.Layer l, String component) {
+    /** Key of the component that a layer is laid from; empty for a plain ingredient. */
+    private String component(StackLayer layer) {
+        NamedFormula formula = order.formulas().get(layer.design().of());
+        if (formula != null) {
+            return formula.key();
+        }
+        return layer.material().isChocolate() || layer.material().compound()
+                ? couvertureKey(layer.design().of())
+                : "";
+    }
+
+    private static String couvertureKey(String slug) {
+        return COUVERTURE + slug;
+    }
+
+    private RunSheet.LayerTarget target(StackLayer l) {
         return new RunSheet.LayerTarget(
-                l.key(), component, l.kind().name(), l.name(), l.material(), l.toMm() - l.fromMm(), l.window());
+                l.key(), component(l), l.kind().name(), l.name(), l.pattern(), l.thicknessMm(), l.window());
     }
 
-    private RunSheet.Moulds moulds() {
-        int cavities = order.mould().cavities();
-        int fills = (pieces + cavities - 1) / cavities;
-        int turns = (fills + order.mould().owned() - 1) / order.mould().owned();
+    /** Moulds and their turns; slabs, trays and sheets are laid as often as they are needed. */
+    private RunSheet.Moulds carriers() {
+        int each = order.bar().frame().piecesOfOne();
+        int fills = (pieces + each - 1) / each;
+        int turns = (fills + order.carriersOwned() - 1) / order.carriersOwned();
         return new RunSheet.Moulds(
-                order.mouldName(), cavities, order.mould().owned(), fills, turns, pieces - (fills - 1) * cavities);
+                order.carrierName(), each, order.carriersOwned(), fills, turns, pieces - (fills - 1) * each, carrier());
+    }
+
+    private String carrier() {
+        return switch (order.bar().bar().body().getClass().getSimpleName()) {
+            case "Moulded" -> "mould";
+            case "Slab" -> "slab";
+            case "Tray" -> "tray";
+            case "Sheet" -> "sheet";
+            default -> "piece";
+        };
     }
 
     /**
@@ -97,11 +124,10 @@ public final class RunPlanner {
     private List<RunSheet.FormulaBatch> formulas() {
         Map<String, NamedFormula> byKey = new LinkedHashMap<>();
         Map<String, Double> need = new LinkedHashMap<>();
-        for (int i = 0; i < order.fillings().size(); i++) {
-            NamedFormula named = order.fillings().get(i);
+        order.formulas().forEach((link, named) -> {
             byKey.put(named.key(), named);
-            need.merge(named.key(), order.bar().fillings().get(i).grams() * pieces, Double::sum);
-        }
+            need.put(named.key(), gramsOf(link));
+        });
         List<RunSheet.FormulaBatch> batches = new ArrayList<>();
         byKey.forEach((key, named) -> batches.add(used(batch(named, need.get(key)), need)));
         for (int i = order.parts().size() - 1; i >= 0; i--) {
@@ -193,18 +219,36 @@ public final class RunPlanner {
         return working.from("Same water left at this place: IAPWS, Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
     }
 
-    private List<RunSheet.CouvertureBatch> couvertures() {
-        BarStack bar = order.bar();
-        double shell = bar.shell().grams() * pieces;
-        double back = bar.back().grams() * pieces;
-        double rim = bar.pouredOutGrams() * order.mould().cavities();
-        if (order.shell().slug().equals(order.back().slug())) {
-            return List.of(couverture(order.shell(), shell + back, rim));
+    /** What all pieces take of an ingredient or formula, off-cuts and mixtures included. */
+    private double gramsOf(String slug) {
+        double grams = 0;
+        for (StackLayer layer : order.bar().layers()) {
+            BarLayer.Mix mix = layer.design().mix();
+            double mixed = mix == null ? 0 : mix.fraction();
+            grams += layer.design().of().equals(slug) ? layer.laidGrams() * (1 - mixed) : 0;
+            grams += mix != null && mix.of().equals(slug) ? layer.laidGrams() * mixed : 0;
         }
-        return List.of(couverture(order.shell(), shell, rim), couverture(order.back(), back, 0));
+        return grams * pieces;
     }
 
-    private RunSheet.CouvertureBatch couverture(Ingredient couverture, double used, double rimGrams) {
+    /** Couvertures and compounds, each once, the shell's first. */
+    private List<RunSheet.CouvertureBatch> couvertures() {
+        List<RunSheet.CouvertureBatch> batches = new ArrayList<>();
+        String shell =
+                order.bar().first(LayerKind.SHELL).map(l -> l.design().of()).orElse("");
+        for (String slug : order.bar().bar().materials()) {
+            Material material = order.bar().parts().materials().get(slug);
+            if (material.isChocolate() || material.compound()) {
+                double rim = slug.equals(shell)
+                        ? order.bar().pouredOutGrams() * order.bar().frame().piecesOfOne()
+                        : 0;
+                batches.add(couverture(material, gramsOf(slug), rim));
+            }
+        }
+        return batches;
+    }
+
+    private RunSheet.CouvertureBatch couverture(Material couverture, double used, double rimGrams) {
         Allowances allowances = order.allowances();
         double withScrape = used / (1 - allowances.scrapeFraction());
         double back = rimGrams + allowances.bowlGrams();
@@ -221,9 +265,9 @@ public final class RunPlanner {
                 .line("Melt", "%s g, of it %s g comes back", fixed(withScrape + back, 0), fixed(back, 0))
                 .from("Common practice, no source; the allowances are this run's own.");
         return new RunSheet.CouvertureBatch(
-                "couverture-" + couverture.slug(),
+                couvertureKey(couverture.of()),
                 couverture.name(),
-                couverture.couverture(),
+                couverture.isChocolate() ? couverture.chocolate() : "compound",
                 used,
                 withScrape + back,
                 back,
@@ -237,7 +281,13 @@ public final class RunPlanner {
             batch.lines().forEach(l -> add(list, l.ingredient(), l.name(), l.grams(), batch.name()));
         }
         for (RunSheet.CouvertureBatch c : couvertures) {
-            add(list, c.key().substring("couverture-".length()), c.name(), c.meltGrams(), "melt");
+            add(list, c.key().substring(COUVERTURE.length()), c.name(), c.meltGrams(), "melt");
+        }
+        for (String slug : order.bar().bar().materials()) {
+            Material material = order.bar().parts().materials().get(slug);
+            if (!order.formulas().containsKey(slug) && !list.containsKey(slug)) {
+                add(list, slug, material.name(), gramsOf(slug), "laid");
+            }
         }
         return List.copyOf(list.values());
     }

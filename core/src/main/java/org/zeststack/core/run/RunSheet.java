@@ -39,13 +39,20 @@ public record RunSheet(
     public static final int SCHEMA_VERSION = 1;
 
     /**
-     * Moulds and turns.
+     * Moulds and turns; slabs, trays and sheets are counted like moulds.
      *
      * @param fills moulds to line in all
      * @param turns times the owned moulds go round
      * @param cavitiesInLast cavities used in the last mould
+     * @param carrier mould, slab, tray, sheet or piece; sheets frozen by the first releases know moulds only
      */
-    public record Moulds(String name, int cavities, int owned, int fills, int turns, int cavitiesInLast) {}
+    public record Moulds(
+            String name, int cavities, int owned, int fills, int turns, int cavitiesInLast, String carrier) {
+
+        public Moulds {
+            carrier = carrier == null ? "mould" : carrier;
+        }
+    }
 
     /**
      * What one layer of one piece should weigh.

@@ -3,20 +3,27 @@ package org.zeststack.core.run;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
 import org.zeststack.core.temper.TemperWindow;
 
 /**
- * The steps of the bench in the order of the work: cooked fillings first, since they must cool, then the others, then
- * temper, line, fill, close and release.
+ * The steps of the bench in the order of the work: cooked fillings first, since they must cool, then the others, then the layers
+ * of the pieces, each couverture tempered before its first layer.
  */
 final class StepList {
 
     private static final String BURNS =
             "Boiling sugar sticks and burns deeply: long sleeves, no children near. A burn: cool running water for 20 "
                     + "minutes, then medical help.";
+
+    private static final String CUTS = "Knives and wires: fingers off the line, cut away from you.";
 
     private final RunOrder order;
     private final RunSheet.Moulds moulds;
@@ -57,40 +64,81 @@ final class StepList {
         add("weigh:", StepKind.WEIGH, batch.key(), "", "Weigh out " + batch.name(), detail, "");
     }
 
+    /** The pieces in the order of their layers; each couverture is tempered before its first layer. */
     private void pieces(List<RunSheet.CouvertureBatch> couvertures) {
-        RunSheet.CouvertureBatch shell = couvertures.get(0);
-        RunSheet.CouvertureBatch back = couvertures.get(couvertures.size() - 1);
-        temper(shell);
-        String lining = "%d moulds of %d, %d turns".formatted(moulds.fills(), moulds.cavities(), moulds.turns());
-        String shellTarget = " Aim for %s g a shell; weigh some."
-                .formatted(fixed(order.bar().shell().grams(), 1));
-        add("line:", StepKind.LINE, shell.key(), "shell", "Line the cavities", lining + "." + shellTarget, "");
-        for (var layer : order.bar().fillings()) {
-            String detail = "Aim for %s g a cavity, %s to %s g. Cool to room temperature first."
-                    .formatted(
-                            fixed(layer.window().targetGrams(), 1),
-                            fixed(layer.window().leastGrams(), 1),
-                            fixed(layer.window().greatestGrams(), 1));
-            add("fill:", StepKind.FILL, "", layer.key(), "Fill with " + layer.name(), detail, "");
+        Set<String> ready = new HashSet<>();
+        boolean cut = false;
+        for (StackLayer layer : order.bar().layers()) {
+            boolean coated = layer.kind() == LayerKind.COAT || layer.kind() == LayerKind.TOPPING;
+            if (coated && !cut && moulds.carrier().equals("slab")) {
+                cut = true;
+                add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
+            }
+            couvertures.stream()
+                    .filter(c -> c.key().equals("couverture-" + layer.design().of()))
+                    .filter(c -> ready.add(c.key()))
+                    .findFirst()
+                    .ifPresent(this::temper);
+            lay(layer);
         }
-        if (back != shell) {
-            temper(back);
+        boolean mould = moulds.carrier().equals("mould");
+        String last = mould ? "Release and count" : "Finish and count";
+        add("release:", StepKind.RELEASE, "", "", last, "Look, sort, count by reason.", "");
+    }
+
+    private String cutting() {
+        return "%d of one, %d to cut.".formatted(moulds.cavities(), moulds.fills());
+    }
+
+    private void lay(StackLayer layer) {
+        String component =
+                layer.material().isChocolate() ? "couverture-" + layer.design().of() : "";
+        String each = fixed(layer.grams(), 1);
+        switch (layer.kind()) {
+            case SHELL -> {
+                String lining = "%d moulds of %d, %d turns. Aim for %s g a shell; weigh some."
+                        .formatted(moulds.fills(), moulds.cavities(), moulds.turns(), each);
+                add("line:", StepKind.LINE, component, layer.key(), "Line the cavities", lining, "");
+            }
+            case FILLING, SHEET, BASE -> {
+                String detail = moulds.carrier().equals("mould")
+                        ? "Aim for %s g a cavity, %s to %s g. Cool to room temperature first."
+                                .formatted(
+                                        each,
+                                        fixed(layer.window().leastGrams(), 1),
+                                        fixed(layer.window().greatestGrams(), 1))
+                        : "%s mm, %s g on each %s; %s g a piece."
+                                .formatted(
+                                        fixed(layer.thicknessMm(), 1),
+                                        fixed(layer.laidGrams() * moulds.cavities(), 0),
+                                        moulds.carrier(),
+                                        each);
+                String verb = moulds.carrier().equals("mould") ? "Fill with " : "Lay ";
+                add("fill:", StepKind.FILL, "", layer.key(), verb + layer.name(), detail, "");
+            }
+            case BACK -> {
+                String detail = "%s mm, about %s g each.".formatted(fixed(layer.thicknessMm(), 1), each);
+                add("close:", StepKind.CLOSE, component, "back", "Close the backs", detail, "");
+            }
+            default -> {
+                String detail = "%s g a piece.".formatted(each);
+                String title = "%s: %s".formatted(title(layer), layer.name());
+                add("lay:", StepKind.CLOSE, "", layer.key(), title, detail, "");
+            }
         }
-        add(
-                "close:",
-                StepKind.CLOSE,
-                back.key(),
-                "back",
-                "Close the backs",
-                "%s mm, about %s g each."
-                        .formatted(
-                                fixed(order.bar().bar().backMm(), 1),
-                                fixed(order.bar().back().grams(), 1)),
-                "");
-        add("release:", StepKind.RELEASE, "", "", "Release and count", "Look, sort, count by reason.", "");
+    }
+
+    private static String title(StackLayer layer) {
+        String words = layer.kind().words();
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private void temper(RunSheet.CouvertureBatch batch) {
+        if (order.bar().bar().finish() != Bar.Finish.TEMPERED || batch.kind().equals("compound")) {
+            String warm = "Melt %s g gently, at most 45 °C.".formatted(fixed(batch.meltGrams(), 0));
+            add("melt:", StepKind.CLOSE, batch.key(), "", "Melt " + batch.name(), warm, "");
+            return;
+        }
         TemperWindow window = TemperWindow.of(batch.kind());
         String detail = "Melt %s g to %s, cool to %s, work at %s."
                 .formatted(
@@ -103,7 +151,8 @@ final class StepList {
 
     private void add(
             String prefix, StepKind kind, String component, String layer, String title, String detail, String caution) {
-        String id = prefix + (component.isEmpty() ? layer : component);
+        boolean perLayer = component.isEmpty() || prefix.equals("lay:");
+        String id = prefix + (perLayer ? layer : component);
         steps.add(new BenchStep(id, kind, component, layer, title, detail, caution));
     }
 }

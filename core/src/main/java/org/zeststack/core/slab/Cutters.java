@@ -10,8 +10,9 @@ import org.zeststack.core.quantity.Range;
  * (d + gap) √3/2 apart and every other one is shifted by half a step; of rows along and rows across the better is taken.
  *
  * @param middles middles of the discs of the arrangement that gives more, from a corner of the sheet
+ * @param square middles in rows and columns, as square cutters go
  */
-public record Cutters(int squarePieces, int hexagonalPieces, List<Middle> middles) {
+public record Cutters(int squarePieces, int hexagonalPieces, List<Middle> middles, List<Middle> square) {
 
     public static final Range DIAMETER_MM = new Range(5, 400, "mm");
     public static final Range GAP_MM = new Range(0, 50, "mm");
@@ -36,7 +37,8 @@ public record Cutters(int squarePieces, int hexagonalPieces, List<Middle> middle
                 .map(m -> new Middle(m.yMm, m.xMm))
                 .toList();
         List<Middle> hexagonal = rowsAcross.size() > rowsAlong.size() ? rowsAcross : rowsAlong;
-        return new Cutters(square.size(), hexagonal.size(), hexagonal.size() > square.size() ? hexagonal : square);
+        return new Cutters(
+                square.size(), hexagonal.size(), hexagonal.size() > square.size() ? hexagonal : square, square);
     }
 
     /** How many fit between {@code from} and {@code to} in a row. */

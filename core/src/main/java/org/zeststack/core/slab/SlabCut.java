@@ -30,6 +30,7 @@ public record SlabCut(
     public static final Range PIECE_MM = new Range(5, 2000, "mm");
     public static final Range KERF_MM = new Range(0, 20, "mm");
     public static final Range TRIM_MM = new Range(0, 200, "mm");
+    public static final Range COUNT = new Range(1, 200, "");
 
     /** What a length given in inches or as a quotient may lose to rounding. */
     private static final double ROUNDING = 1e-6;
@@ -81,12 +82,11 @@ public record SlabCut(
      */
     public static SlabCut strips(
             double lengthMm, double widthMm, int strips, int perStrip, double kerfMm, double trimMm) {
-        Range count = new Range(1, 200, "");
         Faults faults = new Faults();
         faults.within("lengthMm", lengthMm, SLAB_MM);
         faults.within("widthMm", widthMm, SLAB_MM);
-        faults.within("strips", strips, count);
-        faults.within("perStrip", perStrip, count);
+        faults.within("strips", strips, COUNT);
+        faults.within("perStrip", perStrip, COUNT);
         faults.within("kerfMm", kerfMm, KERF_MM);
         faults.within("trimMm", trimMm, TRIM_MM);
         faults.throwIfAny();

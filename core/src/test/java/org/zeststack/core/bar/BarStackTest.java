@@ -4,99 +4,181 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static org.zeststack.core.Near.near;
+import static org.zeststack.core.bar.Bars.CARAMEL;
+import static org.zeststack.core.bar.Bars.DARK;
+import static org.zeststack.core.bar.Bars.PASTE;
+import static org.zeststack.core.bar.Bars.TAPERED;
+import static org.zeststack.core.bar.Bars.back;
+import static org.zeststack.core.bar.Bars.layer;
+import static org.zeststack.core.bar.Bars.moulded;
+import static org.zeststack.core.bar.Bars.plain;
+import static org.zeststack.core.bar.Bars.shell;
 
 import java.util.List;
 import org.testng.annotations.Test;
-import org.zeststack.core.bar.Bar.FillingLayer;
-import org.zeststack.core.bar.BarParts.Part;
-import org.zeststack.core.cavity.TaperedCavity;
-import org.zeststack.core.explain.Call;
-import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.cavity.Dome;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 
+/** Bars in a mould. */
 public class BarStackTest {
-
-    private static final TaperedCavity CAVITY = new TaperedCavity(118, 32, 112, 26, 14);
-    private static final Part DARK = new Part("dark", "dark", 1.27);
-    private static final Part CARAMEL = new Part("caramel", "caramel", 1.30);
-    private static final Part PASTE = new Part("paste", "nut-paste", 1.10);
-
-    private static BarStack bar(double shell, double back, double... depths) {
-        List<FillingLayer> layers = depths.length == 0
-                ? List.of(new FillingLayer(1, 1, 0))
-                : List.of(new FillingLayer(1, 1, depths[0]), new FillingLayer(2, 1, 0));
-        List<Part> fillings = depths.length == 0 ? List.of(CARAMEL) : List.of(CARAMEL, PASTE);
-        Bar bar = new Bar(1, "couverture-dark-66", shell, "couverture-dark-66", back, 1, 3, layers);
-        return BarStack.of(bar, new BarParts(CAVITY, DARK, DARK, fillings));
-    }
-
-    private static List<String> codes(BarStack stack) {
-        return stack.calls().stream().map(Call::code).toList();
-    }
 
     @Test
     public void windowIsTheCheckValue() {
-        var window = bar(1.5, 2).fillings().get(0).window();
+        var window = layer(plain(1.5, 2), "filling-1").window();
         near(window.leastGrams(), 35.3, 0.1, "prismoidal formula on the inset shape");
         near(window.greatestGrams(), 43.6, 0.1, "prismoidal formula on the inset shape");
         near(window.targetGrams(), 30.34 * 1.3, 0.03, "prismoidal formula on the inset shape");
+        near(layer(plain(1.5, 2), "shell").volumeMl(), 9.86, 0.02, "prismoidal formula on the inset shape");
+        near(layer(plain(1.5, 2), "back").volumeMl(), 6.53, 0.02, "prismoidal formula on the inset shape");
     }
 
     @Test
     public void layersFillTheCavityAndWindowsShareItsEnds() {
-        BarStack stack = bar(1.5, 2, 4);
+        BarStack stack = moulded(
+                TAPERED,
+                shell(1.5),
+                BarLayer.mm(LayerKind.FILLING, CARAMEL, 4),
+                BarLayer.rest(LayerKind.FILLING, PASTE),
+                back(2));
         double volume =
-                stack.layers().stream().mapToDouble(BarStack.Layer::volumeMl).sum();
-        near(volume, CAVITY.volumeMl(), 1e-9, "property: the parts are the whole");
+                stack.layers().stream().mapToDouble(StackLayer::volumeMl).sum();
+        near(volume, TAPERED.volumeMl(), 1e-9, "property: the parts are the whole");
         double least = 0;
-        for (BarStack.Layer layer : stack.fillings()) {
-            least += layer.window().leastGrams() / (layer.grams() / layer.volumeMl());
+        for (StackLayer filling : stack.all(LayerKind.FILLING)) {
+            least += filling.window().leastGrams() / filling.material().densityGramsPerMl();
         }
-        near(least, stack.filled().fillingLeastMl(), 1e-9, "both at their least leave the thickest back");
+        double thickest = TAPERED.lined(1.5).volumeMl(1.5, 14 - 3);
+        near(least, thickest, 1e-9, "both at their least leave the thickest back");
     }
 
     @Test
-    public void callsComeWithTheirArithmetic() {
-        Call thin = bar(1.5, 0.6).calls().get(0);
-        assertEquals(thin.code(), "back-thin");
-        assertEquals(thin.weight(), Call.Weight.WILL_FAIL);
-        assertTrue(thin.message().startsWith("Back will be 0.6 mm: it will leak."), thin.message());
-        double less = (bar(1.5, 0.6).fillings().get(0).grams()
-                - bar(1.5, 1).fillings().get(0).grams());
-        assertTrue(thin.message().contains("%.1f g less".formatted(less)), thin.message());
-        assertEquals(codes(bar(1.5, 4)), List.of("back-thick", "chocolate-share"));
-        assertEquals(codes(bar(0.8, 2)).get(0), "shell-thin");
-        assertEquals(codes(bar(1.5, 2, 11)).get(0), "filling-fit");
-        assertEquals(codes(bar(1.5, 2)), List.of("chocolate-share"));
+    public void aShellByWeightIsTheOneThatWeighsThat() {
+        BarStack byMm = plain(1.7, 2);
+        double grams = layer(byMm, "shell").grams();
+        BarStack byGrams = moulded(
+                TAPERED,
+                BarLayer.grams(LayerKind.SHELL, DARK, grams),
+                BarLayer.rest(LayerKind.FILLING, CARAMEL),
+                back(2));
+        near(layer(byGrams, "shell").thicknessMm(), 1.7, 1e-6, "property: an emptied shell tells its thickness");
+        InvalidInput heavy = expectThrows(
+                InvalidInput.class, () -> moulded(TAPERED, BarLayer.grams(LayerKind.SHELL, DARK, 400), back(2)));
+        assertEquals(heavy.faults().get(0).field(), "layer.0.amount");
+        assertTrue(heavy.faults().get(0).message().contains("permitted"), heavy.getMessage());
     }
 
     @Test
-    public void lessThanAQuarterChocolateIsNoFilledChocolate() {
-        // Directive 2000/36/EC, value from memory: at least 25 % chocolate.
-        BarStack thin = bar(1, 1);
-        assertTrue(thin.chocolateShare() < 0.25, "share " + thin.chocolateShare());
-        Call call = thin.calls().stream()
-                .filter(c -> c.code().equals("chocolate-share"))
-                .findFirst()
-                .orElseThrow();
-        assertEquals(call.weight(), Call.Weight.TAKE_CARE);
-        assertTrue(bar(1.5, 2).chocolateShare() >= 0.25);
+    public void aFillingByWeightLeavesTheBackWhatIsLeft() {
+        double grams = layer(plain(1.5, 2), "filling-1").grams();
+        BarStack stack = moulded(
+                TAPERED,
+                shell(1.5),
+                BarLayer.grams(LayerKind.FILLING, CARAMEL, grams),
+                BarLayer.rest(LayerKind.BACK, DARK).between(1, 3));
+        near(layer(stack, "back").thicknessMm(), 2, 1e-6, "property: the same grams leave the same back");
+    }
+
+    @Test
+    public void softFillingIsDisplacedByWhatIsLaidIn() {
+        BarLayer.Insert finger = new BarLayer.Insert(BarLayer.Shape.BAR, 60, 15, 4, 0, 0, 2, 0);
+        BarStack stack = moulded(
+                TAPERED,
+                shell(1.5),
+                BarLayer.mm(LayerKind.FILLING, CARAMEL, 4),
+                BarLayer.mm(LayerKind.INSERT, "biscuit-shortbread", 0).with(finger),
+                BarLayer.rest(LayerKind.FILLING, PASTE),
+                back(2));
+        StackLayer insert = layer(stack, "insert-1");
+        near(insert.fromMm(), 1.5 + 4 - 2, 1e-9, "rests 2 mm deep in a layer that reaches 5.5 mm");
+        near(insert.volumeMl(), 60 * 15 * 4 / 1000.0, 1e-9, "length × width × height");
+        double all = stack.layers().stream().mapToDouble(StackLayer::volumeMl).sum();
+        near(all, TAPERED.volumeMl(), 1e-6, "property: the parts are the whole");
+        double lower = layer(stack, "filling-1").volumeMl();
+        near(lower, TAPERED.lined(1.5).volumeMl(1.5, 5.5) - 60 * 15 * 2 / 1000.0, 1e-9, "less what is pressed in");
+    }
+
+    @Test
+    public void whatIsEmbeddedDisplacesAndWhatStandsOnTopDoesNot() {
+        BarLayer rest = BarLayer.rest(LayerKind.FILLING, CARAMEL);
+        BarStack none = moulded(TAPERED, shell(1.5), rest, back(2));
+        BarStack inside = moulded(TAPERED, shell(1.5), rest, BarLayer.pieces("hazelnut-roasted", 5, 1, 1), back(2));
+        BarStack half = moulded(TAPERED, shell(1.5), rest, BarLayer.pieces("hazelnut-roasted", 5, 1, 0.5), back(2));
+        double nuts = 5 / Bars.MATERIALS.get("hazelnut-roasted").densityGramsPerMl();
+        near(
+                layer(none, "filling-1").volumeMl() - layer(inside, "filling-1").volumeMl(),
+                nuts,
+                1e-9,
+                "Archimedes: what goes under takes its own volume");
+        near(
+                layer(none, "filling-1").volumeMl() - layer(half, "filling-1").volumeMl(),
+                nuts / 2,
+                1e-9,
+                "half of it goes under");
+    }
+
+    @Test
+    public void twoHalvesAreOnePiece() {
+        Dome dome = new Dome(15, 15);
+        List<BarLayer> layers = List.of(shell(2), BarLayer.grams(LayerKind.INCLUSION, "cocoa-nibs", 1));
+        BarStack one = Bars.of(Bar.of(Build.OPEN, new Body.Moulded(1, false), layers), dome);
+        BarStack two = Bars.of(Bar.of(Build.OPEN, new Body.Moulded(1, true), layers), dome);
+        near(two.pieceGrams(), 2 * one.pieceGrams(), 1e-9, "two half-shells joined");
+        double sphere = 4 * Math.PI / 3 * (Math.pow(15, 3) - Math.pow(13, 3)) / 1000;
+        near(layer(two, "shell").volumeMl(), sphere, 1e-6 * sphere, "a hollow sphere, 4/3 π (R³ − r³)");
+    }
+
+    @Test
+    public void waterCorrectsTheModel() {
+        Parts measured = new Parts(TAPERED, 1.05, 0, 1, 1, Bars.MATERIALS);
+        Bar bar = plain(1.5, 2).bar();
+        BarStack stack = BarStack.of(bar, measured);
+        near(
+                stack.layers().stream().mapToDouble(StackLayer::volumeMl).sum(),
+                1.05 * TAPERED.volumeMl(),
+                1e-9,
+                "definition of the calibration");
+    }
+
+    @Test
+    public void aColourMayDifferFromCavityToCavityAndWeighsWhatItWeighs() {
+        BarLayer spray = new BarLayer(
+                LayerKind.DECORATION,
+                "coloured-butter-red",
+                BarLayer.By.MILLIGRAMS,
+                80,
+                0,
+                1,
+                1,
+                null,
+                null,
+                null,
+                null,
+                null,
+                null);
+        BarStack stack = moulded(TAPERED, spray, shell(1.5), BarLayer.rest(LayerKind.FILLING, CARAMEL), back(2));
+        near(layer(stack, "decoration-1").grams(), 0.08, 1e-12, "80 mg");
+        near(stack.pieceGrams() - plain(1.5, 2).pieceGrams(), 0.08, 1e-9, "it comes on top");
     }
 
     @Test
     public void theDrawingIsTheGeometry() {
-        CrossSection section = CrossSection.across(bar(1.5, 2, 4));
+        BarStack stack = moulded(
+                TAPERED,
+                shell(1.5),
+                BarLayer.mm(LayerKind.FILLING, CARAMEL, 4),
+                BarLayer.rest(LayerKind.FILLING, PASTE),
+                back(2));
+        CrossSection section = CrossSection.across(stack);
         assertEquals(section.widthMm(), 32.0);
         assertEquals(section.shapes().size(), 4);
         double area = section.shapes().stream().mapToDouble(BarStackTest::area).sum();
         near(area, (32 + 26) / 2.0 * 14, 1e-9, "the shapes cover the trapezium of the cavity");
-        double length = CrossSection.along(bar(1.5, 2, 4)).widthMm();
-        assertEquals(length, 118.0);
+        assertEquals(CrossSection.along(stack).widthMm(), 118.0);
     }
 
     /** The shoelace formula. */
-    private static double area(CrossSection.Shape shape) {
+    static double area(CrossSection.Shape shape) {
         double twice = 0;
         for (int i = 0; i < shape.points().size(); i++) {
             var a = shape.points().get(i);
@@ -108,10 +190,25 @@ public class BarStackTest {
 
     @Test
     public void faultsOfADesignAreCollected() {
-        Bar bad = new Bar(1, "sugar", 0, "nothing", -1, 1, 3, List.of());
-        InvalidInput fault = expectThrows(InvalidInput.class, () -> bad.check(IngredientTable.shipped()));
+        Bar bad = Bar.of(
+                Build.MOULDED,
+                new Body.Tray(300, 200, 4, 10, 1, 0),
+                List.of(
+                        BarLayer.mm(LayerKind.SHELL, DARK, 1.5),
+                        BarLayer.mm(LayerKind.COAT, DARK, -1),
+                        BarLayer.rest(LayerKind.FILLING, CARAMEL),
+                        BarLayer.rest(LayerKind.BACK, DARK)));
+        InvalidInput fault = expectThrows(InvalidInput.class, bad::check);
         assertEquals(
                 fault.faults().stream().map(Fault::field).toList(),
-                List.of("shell", "back", "shellMm", "backMm", "fillings"));
+                List.of("build", "layer.1.amount", "layer.1.kind", "layer.3.by"));
+    }
+
+    @Test
+    public void whatIsMissingIsToldBesideItsLayer() {
+        InvalidInput fault = expectThrows(
+                InvalidInput.class,
+                () -> moulded(TAPERED, shell(1.5), BarLayer.rest(LayerKind.FILLING, "formula:99:1"), back(2)));
+        assertEquals(fault.faults().get(0).field(), "layer.1.of");
     }
 }

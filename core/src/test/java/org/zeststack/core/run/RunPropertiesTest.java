@@ -5,21 +5,23 @@ import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
 
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.BarParts;
+import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Parts;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
-import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
-import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
-import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -27,7 +29,7 @@ import org.zeststack.core.workshop.Thermometer;
 public class RunPropertiesTest {
 
     private static final IngredientTable TABLE = IngredientTable.shipped();
-    private static final Ingredient DARK = TABLE.get("couverture-dark-58");
+    private static final String DARK = "couverture-dark-58";
 
     private static RunSheet random(SplittableRandom random) {
         double width = 20 + 25 * random.nextDouble();
@@ -44,34 +46,25 @@ public class RunPropertiesTest {
                 0.2 * random.nextDouble(),
                 List.of());
         Place place = new Place(Place.By.ALTITUDE, 3000 * random.nextDouble());
-        double density = FormulaBalance.of(syrup, TABLE, place.pressureKpa()).densityGramsPerMl();
-        BarParts parts = new BarParts(
-                cavity,
-                new BarParts.Part(DARK.name(), "dark", DARK.densityGramsPerMl()),
-                new BarParts.Part(DARK.name(), "dark", DARK.densityGramsPerMl()),
-                List.of(new BarParts.Part("syrup", "caramel", density)));
-        Bar bar = new Bar(
-                1,
-                DARK.slug(),
-                1 + random.nextDouble(),
-                DARK.slug(),
-                1.5,
-                1,
-                3,
-                List.of(new Bar.FillingLayer(1, 1, 0)));
+        NamedFormula named = new NamedFormula(1, "syrup", 1, syrup);
+        Bar bar = Bar.of(
+                Build.MOULDED,
+                new Body.Moulded(1, false),
+                List.of(
+                        BarLayer.mm(LayerKind.SHELL, DARK, 1 + random.nextDouble()),
+                        BarLayer.rest(LayerKind.FILLING, named.link().text()),
+                        BarLayer.mm(LayerKind.BACK, DARK, 1.5)));
         double boils = place.waterBoilsCelsius();
+        int cavities = 1 + random.nextInt(30);
         return RunPlanner.plan(
                 new RunOrder(
                         "any",
                         1,
-                        BarStack.of(bar, parts),
-                        parts,
-                        List.of(new NamedFormula(1, "syrup", 1, syrup)),
+                        BarStack.of(bar, new Parts(cavity, 1, 0, 1, cavities, RunTest.materials(named))),
+                        Map.of(named.link().text(), named),
                         List.of(),
-                        DARK,
-                        DARK,
                         "mould",
-                        new Mould(cavity, 1 + random.nextInt(30), 1 + random.nextInt(9)),
+                        1 + random.nextInt(9),
                         place,
                         "probe",
                         new Thermometer(

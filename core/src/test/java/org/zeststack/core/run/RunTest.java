@@ -9,17 +9,26 @@ import static org.zeststack.core.Near.near;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.BarParts;
+import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Material;
+import org.zeststack.core.bar.Parts;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaBook;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
@@ -29,7 +38,6 @@ import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.run.EntryBody.Outcome;
-import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -59,43 +67,50 @@ public class RunTest {
 
     private static RunSheet sheet(int pieces, Allowances allowances) {
         TaperedCavity cavity = new TaperedCavity(118, 32, 112, 26, 14);
-        Ingredient dark = TABLE.get("couverture-dark-66");
-        Ingredient milk = TABLE.get("couverture-milk-38");
-        double caramel = FormulaBalance.of(CARAMEL, TABLE, 101.325).densityGramsPerMl();
-        double paste = FormulaBalance.of(PASTE, TABLE, 101.325).densityGramsPerMl();
-        BarParts parts = new BarParts(
-                cavity,
-                new BarParts.Part("milk", "milk", 1.26),
-                new BarParts.Part("dark", "dark", 1.27),
+        NamedFormula caramel = new NamedFormula(7, "caramel", 2, CARAMEL);
+        NamedFormula paste = new NamedFormula(9, "paste", 1, PASTE);
+        Bar bar = Bar.of(
+                Build.MOULDED,
+                new Body.Moulded(1, false),
                 List.of(
-                        new BarParts.Part("caramel", "caramel", caramel),
-                        new BarParts.Part("paste", "nut-paste", paste)));
-        Bar bar = new Bar(
-                1,
-                milk.slug(),
-                1.5,
-                dark.slug(),
-                2,
-                1,
-                3,
-                List.of(new Bar.FillingLayer(7, 2, 5), new Bar.FillingLayer(9, 1, 0)));
+                        BarLayer.mm(LayerKind.SHELL, "couverture-milk-38", 1.5),
+                        BarLayer.mm(LayerKind.FILLING, caramel.link().text(), 5),
+                        BarLayer.rest(LayerKind.FILLING, paste.link().text()),
+                        BarLayer.mm(LayerKind.BACK, "couverture-dark-66", 2)));
         RunOrder order = new RunOrder(
                 "Test bar",
                 3,
-                BarStack.of(bar, parts),
-                parts,
-                List.of(new NamedFormula(7, "caramel", 2, CARAMEL), new NamedFormula(9, "paste", 1, PASTE)),
+                BarStack.of(bar, new Parts(cavity, 1, 0, 1, 12, materials(caramel, paste))),
+                formulas(caramel, paste),
                 List.of(),
-                milk,
-                dark,
                 "twelve",
-                new Mould(cavity, 12, 3),
+                3,
                 HILL,
                 "probe",
                 new Thermometer(Thermometer.Kind.PROBE, 0.8, HILL.waterBoilsCelsius() + 0.8, HILL.waterBoilsCelsius()),
                 pieces,
                 allowances);
         return RunPlanner.plan(order, TABLE);
+    }
+
+    private static Map<String, NamedFormula> formulas(NamedFormula... all) {
+        Map<String, NamedFormula> formulas = new LinkedHashMap<>();
+        for (NamedFormula named : all) {
+            formulas.put(named.link().text(), named);
+        }
+        return formulas;
+    }
+
+    /** The table's ingredients, and formulas finished at sea level. */
+    static Map<String, Material> materials(NamedFormula... formulas) {
+        Map<String, Material> materials = new HashMap<>();
+        TABLE.all().forEach(i -> materials.put(i.slug(), Material.of(i, null)));
+        for (NamedFormula named : formulas) {
+            FormulaBalance balance = FormulaBalance.of(named.formula(), TABLE, 101.325);
+            Ingredient finished = FormulaBook.ingredient(named, TABLE);
+            materials.put(named.link().text(), Material.of(named, finished, balance, null));
+        }
+        return materials;
     }
 
     private final RunSheet sheet = sheet(90, new Allowances(0.1, 0.03, 300));
@@ -292,23 +307,31 @@ public class RunTest {
         NamedFormula paste = new NamedFormula(9, "paste", 1, PASTE);
         var needs = org.zeststack.core.formula.FormulaBook.needs(
                 11, "crunch", crunch, TABLE, link -> java.util.Optional.of(paste));
-        TaperedCavity cavity = new TaperedCavity(118, 32, 112, 26, 14);
-        Ingredient milk = TABLE.get("couverture-milk-38");
-        double density = FormulaBalance.of(crunch, needs.table(), 101.325).densityGramsPerMl();
-        BarParts.Part shell = new BarParts.Part("milk", "milk", 1.26);
-        BarParts parts = new BarParts(cavity, shell, shell, List.of(new BarParts.Part("crunch", "crunch", density)));
-        Bar bar = new Bar(1, milk.slug(), 1.5, milk.slug(), 2, 1, 3, List.of(new Bar.FillingLayer(11, 1, 0)));
+        NamedFormula named = new NamedFormula(11, "crunch", 1, crunch);
+        Map<String, Material> materials = materials();
+        materials.put(
+                named.link().text(),
+                Material.of(
+                        named,
+                        FormulaBook.ingredient(named, needs.table()),
+                        FormulaBalance.of(crunch, needs.table(), 101.325),
+                        null));
+        String milk = "couverture-milk-38";
+        Bar bar = Bar.of(
+                Build.MOULDED,
+                new Body.Moulded(1, false),
+                List.of(
+                        BarLayer.mm(LayerKind.SHELL, milk, 1.5),
+                        BarLayer.rest(LayerKind.FILLING, named.link().text()),
+                        BarLayer.mm(LayerKind.BACK, milk, 2)));
         RunOrder order = new RunOrder(
                 "Crunch bar",
                 1,
-                BarStack.of(bar, parts),
-                parts,
-                List.of(new NamedFormula(11, "crunch", 1, crunch)),
+                BarStack.of(bar, new Parts(new TaperedCavity(118, 32, 112, 26, 14), 1, 0, 1, 12, materials)),
+                formulas(named),
                 needs.used(),
-                milk,
-                milk,
                 "twelve",
-                new Mould(cavity, 12, 3),
+                3,
                 HILL,
                 "probe",
                 Thermometer.TRUE,
@@ -338,5 +361,51 @@ public class RunTest {
     private static BenchEntry entry(EntryBody body) {
         return new BenchEntry(
                 1, java.util.UUID.randomUUID(), body, java.time.Instant.parse("2026-03-01T08:00:00Z"), "Ada", null);
+    }
+
+    /** A slab is laid as often as it is needed, its off-cuts with it; the couverture of foot and coat is one. */
+    @Test
+    public void aSlabIsPlannedWithItsOffcuts() {
+        NamedFormula caramel = new NamedFormula(7, "caramel", 2, CARAMEL);
+        Bar bar = Bar.of(
+                Build.SLAB,
+                new Body.Slab(300, 200, 60, 25, 0, 5, 0),
+                List.of(
+                        BarLayer.mm(LayerKind.FOOT, "couverture-dark-66", 0.8),
+                        BarLayer.mm(LayerKind.FILLING, caramel.link().text(), 12),
+                        BarLayer.mm(LayerKind.COAT, "couverture-dark-66", 1)));
+        BarStack stack = BarStack.of(bar, Parts.of(materials(caramel)));
+        RunOrder order = new RunOrder(
+                "Slab bar",
+                1,
+                stack,
+                formulas(caramel),
+                List.of(),
+                "300 × 200 mm",
+                1,
+                HILL,
+                "probe",
+                Thermometer.TRUE,
+                40,
+                new Allowances(0, 0, 0));
+        RunSheet planned = RunPlanner.plan(order, TABLE);
+        assertEquals(planned.moulds().carrier(), "slab");
+        assertEquals(planned.moulds().fills(), 2, "33 pieces of one slab, turned");
+        double density = materials(caramel).get(caramel.link().text()).densityGramsPerMl();
+        double slab = 300 * 200 * 12 / 1000.0 * density;
+        near(
+                planned.formulas().get(0).depositGrams(),
+                slab / 33 * 40,
+                1e-6,
+                "area × thickness × density, for 40 of 33 pieces");
+        assertEquals(planned.couvertures().size(), 1);
+        List<String> titles =
+                planned.steps().stream().map(RunSheet.BenchStep::title).toList();
+        assertTrue(titles.indexOf("Cut the pieces") > titles.indexOf("Lay caramel"), titles.toString());
+        assertEquals(titles.get(titles.size() - 1), "Finish and count");
+        assertEquals(
+                planned.steps().stream().map(RunSheet.BenchStep::id).distinct().count(),
+                (long) planned.steps().size(),
+                "every step has an id of its own");
     }
 }

@@ -1,13 +1,48 @@
 package org.zeststack.store.json;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.jooq.JSONB;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.cavity.Cavity;
+import org.zeststack.core.cavity.Dome;
+import org.zeststack.core.cavity.FrustumCavity;
+import org.zeststack.core.cavity.HalfCylinder;
+import org.zeststack.core.cavity.HalfEllipsoid;
+import org.zeststack.core.cavity.SegmentRow;
+import org.zeststack.core.cavity.TaperedCavity;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Records of the core to {@code jsonb} and back. Unknown fields of a newer version fail instead of getting lost. */
 public final class StoredJson {
 
+    /** Bodies and cavities are told apart by a word of their own; the core knows nothing of JSON. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Body.Moulded.class, name = "moulded"),
+        @JsonSubTypes.Type(value = Body.Slab.class, name = "slab"),
+        @JsonSubTypes.Type(value = Body.Tray.class, name = "tray"),
+        @JsonSubTypes.Type(value = Body.Shaped.class, name = "shaped"),
+        @JsonSubTypes.Type(value = Body.Sheet.class, name = "sheet")
+    })
+    private interface BodyKinds {}
+
+    /** Only a cavity's own dimensions are kept; everything else follows from them. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "shape")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = TaperedCavity.class, name = "tapered"),
+        @JsonSubTypes.Type(value = HalfCylinder.class, name = "half-cylinder"),
+        @JsonSubTypes.Type(value = Dome.class, name = "dome"),
+        @JsonSubTypes.Type(value = HalfEllipsoid.class, name = "half-ellipsoid"),
+        @JsonSubTypes.Type(value = FrustumCavity.class, name = "frustum"),
+        @JsonSubTypes.Type(value = SegmentRow.class, name = "segment-row")
+    })
+    private interface CavityShapes {}
+
     private static final JsonMapper MAPPER = JsonMapper.builder()
+            .addMixIn(Body.class, BodyKinds.class)
+            .addMixIn(Cavity.class, CavityShapes.class)
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .build();
 

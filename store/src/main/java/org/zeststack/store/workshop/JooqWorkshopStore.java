@@ -14,7 +14,6 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
-import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -178,42 +177,25 @@ class JooqWorkshopStore implements WorkshopStore {
     }
 
     private List<Saved<Mould>> moulds(Condition which) {
-        return db.select(
-                        MOULD.ID,
-                        MOULD.NAME,
-                        MOULD.OPENING_LENGTH_MM,
-                        MOULD.OPENING_WIDTH_MM,
-                        MOULD.FLOOR_LENGTH_MM,
-                        MOULD.FLOOR_WIDTH_MM,
-                        MOULD.DEPTH_MM,
-                        MOULD.CAVITIES,
-                        MOULD.OWNED,
-                        MOULD.LOCK_VERSION,
-                        MOULD.CHANGED_BY,
-                        MOULD.CHANGED_AT)
+        return db.select(MOULD.ID, MOULD.NAME, MOULD.CONTENT, MOULD.LOCK_VERSION, MOULD.CHANGED_BY, MOULD.CHANGED_AT)
                 .from(MOULD)
                 .where(which)
                 .orderBy(MOULD.ID)
                 .fetch(r -> new Saved<>(
-                        r.get(MOULD.ID),
-                        r.get(MOULD.NAME),
-                        new Mould(
-                                new TaperedCavity(
-                                        r.get(MOULD.OPENING_LENGTH_MM),
-                                        r.get(MOULD.OPENING_WIDTH_MM),
-                                        r.get(MOULD.FLOOR_LENGTH_MM),
-                                        r.get(MOULD.FLOOR_WIDTH_MM),
-                                        r.get(MOULD.DEPTH_MM)),
-                                r.get(MOULD.CAVITIES),
-                                r.get(MOULD.OWNED)),
-                        r.get(MOULD.LOCK_VERSION),
-                        stamp(r.get(MOULD.CHANGED_BY), r.get(MOULD.CHANGED_AT))));
+                        r.value1(),
+                        r.value2(),
+                        StoredJson.read(r.value3(), Mould.class),
+                        r.value4(),
+                        stamp(r.value5(), r.value6())));
     }
 
     @Override
     public long addMould(String name, Mould mould, Stamp stamp) {
         return db.insertInto(MOULD)
-                .set(mouldRow(name, mould, 0, stamp))
+                .set(MOULD.NAME, name)
+                .set(MOULD.CONTENT, StoredJson.write(mould))
+                .set(MOULD.CHANGED_BY, stamp.by())
+                .set(MOULD.CHANGED_AT, utc(stamp))
                 .returningResult(MOULD.ID)
                 .fetchSingle()
                 .value1();
@@ -222,40 +204,15 @@ class JooqWorkshopStore implements WorkshopStore {
     @Override
     public void saveMould(long id, String name, Mould mould, int lock, Stamp stamp) {
         int changed = db.update(MOULD)
-                .set(mouldRow(name, mould, lock + 1, stamp))
+                .set(MOULD.NAME, name)
+                .set(MOULD.CONTENT, StoredJson.write(mould))
+                .set(MOULD.LOCK_VERSION, lock + 1)
+                .set(MOULD.CHANGED_BY, stamp.by())
+                .set(MOULD.CHANGED_AT, utc(stamp))
                 .where(MOULD.ID.eq(id))
                 .and(MOULD.LOCK_VERSION.eq(lock))
                 .execute();
         requireOne(changed, "This mould");
-    }
-
-    private Record mouldRow(String name, Mould mould, int lock, Stamp stamp) {
-        var row = db.newRecord(
-                MOULD.NAME,
-                MOULD.OPENING_LENGTH_MM,
-                MOULD.OPENING_WIDTH_MM,
-                MOULD.FLOOR_LENGTH_MM,
-                MOULD.FLOOR_WIDTH_MM,
-                MOULD.DEPTH_MM,
-                MOULD.CAVITIES,
-                MOULD.OWNED,
-                MOULD.LOCK_VERSION,
-                MOULD.CHANGED_BY,
-                MOULD.CHANGED_AT);
-        TaperedCavity cavity = mould.cavity();
-        row.values(
-                name,
-                cavity.openingLengthMm(),
-                cavity.openingWidthMm(),
-                cavity.floorLengthMm(),
-                cavity.floorWidthMm(),
-                cavity.depthMm(),
-                mould.cavities(),
-                mould.owned(),
-                lock,
-                stamp.by(),
-                utc(stamp));
-        return row;
     }
 
     @Override

@@ -81,7 +81,7 @@ public class PeopleAndWorkshopTest {
 
     @Test
     public void mouldsAndThermometersComeBackAsTheyWere() {
-        Mould mould = new Mould(new TaperedCavity(100, 30, 95, 25, 12.5), 10, 4);
+        Mould mould = new Mould(new TaperedCavity(100, 30, 95, 25, 12.5), 1.5, 31.5, 2, 5, 4);
         long id = workshop.addMould("ten", mould, STAMP);
         assertEquals(workshop.mould(id).orElseThrow().content(), mould);
         workshop.saveMould(id, "ten b", mould, 0, STAMP);

@@ -6,6 +6,10 @@ import java.util.List;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.workshop.Mould;
@@ -29,11 +33,17 @@ public final class TestRuns {
         Stamp stamp = new Stamp("Ada", Instant.parse("2026-03-01T08:00:00Z"));
         var workshop = TestWorkshop.of(db);
         long thermometer = workshop.addThermometer("probe", Thermometer.TRUE, stamp);
-        long mould = workshop.addMould("twelve", new Mould(new TaperedCavity(118, 32, 112, 26, 14), 12, 2), stamp);
+        long mould = workshop.addMould("twelve", Mould.of(new TaperedCavity(118, 32, 112, 26, 14), 12, 2), stamp);
         Designs<Bar> bars = TestDesigns.bars(db);
         long bar = bars.create(
                 "Test bar",
-                new Bar(mould, "dark", 1.5, "dark", 2, 1, 3, List.of(new Bar.FillingLayer(1, 1, 0))),
+                Bar.of(
+                        Build.MOULDED,
+                        new Body.Moulded(mould, false),
+                        List.of(
+                                BarLayer.mm(LayerKind.SHELL, "dark", 1.5),
+                                BarLayer.rest(LayerKind.FILLING, "formula:1:1"),
+                                BarLayer.mm(LayerKind.BACK, "dark", 2))),
                 stamp);
         bars.keepVersion(bar, 0, "first", stamp);
         return of(db).plan(new Runs.Plan(

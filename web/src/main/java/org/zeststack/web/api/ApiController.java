@@ -33,15 +33,25 @@ class ApiController {
             .collect(Collectors.toMap(c -> "/api/v1" + c.path(), Function.identity(), (a, b) -> a, LinkedHashMap::new));
 
     private final FormulaApi formulas;
+    private final BarApi bars;
 
-    ApiController(FormulaApi formulas) {
+    ApiController(FormulaApi formulas, BarApi bars) {
         this.formulas = formulas;
+        this.bars = bars;
     }
 
-    @PostMapping({"/sugar/boiling-point", "/sugar/cook", "/cavity/tapered"})
-    Map<String, Object> calculate(HttpServletRequest request, @RequestBody JsonNode body) {
+    @PostMapping({"/sugar/{what}", "/cavity/{what}", "/slab/{what}"})
+    Object calculate(HttpServletRequest request, @RequestBody JsonNode body) {
         Calculator calculator = calculators.get(request.getServletPath());
+        if (calculator == null) {
+            return nothing(request);
+        }
         return calculator.compute().apply(ApiInput.read(body, calculator));
+    }
+
+    @PostMapping("/bar/assemble")
+    Map<String, Object> assemble(@RequestBody JsonNode body) {
+        return bars.assemble(body);
     }
 
     @PostMapping("/formula/parse")

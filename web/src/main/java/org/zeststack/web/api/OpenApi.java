@@ -17,6 +17,7 @@ final class OpenApi {
     static Map<String, Object> describe(Collection<Calculator> calculators) {
         Map<String, Object> paths = new LinkedHashMap<>();
         calculators.forEach(c -> paths.put("/api/v1" + c.path(), Map.of("post", operation(c))));
+        paths.put("/api/v1/bar/assemble", Map.of("post", assemble()));
         paths.put("/api/v1/formula/parse", Map.of("post", parse()));
         paths.put("/api/v1/formula/scale", Map.of("post", scale()));
         paths.put("/api/v1/ingredients", Map.of("get", ingredients()));
@@ -145,8 +146,54 @@ final class OpenApi {
         return property;
     }
 
+    private static Map<String, Object> assemble() {
+        Map<String, Object> properties = typed(BarApi.TOP);
+        properties.put("body", object(typed(BarApi.BODY)));
+        properties.put("cavity", object(typed(BarApi.CAVITY)));
+        properties.put("layers", list(object(typed(BarApi.LAYER))));
+        Map<String, Object> request = new LinkedHashMap<>(object(properties));
+        request.put("additionalProperties", false);
+        request.put("required", List.of("build", "layers"));
+        Map<String, Object> text = Map.of("type", "string");
+        Map<String, Object> number = Map.of("type", "number");
+        Map<String, Object> layer = new LinkedHashMap<>();
+        List.of("key", "kind", "of", "name").forEach(n -> layer.put(n, text));
+        List.of("fromMm", "toMm", "thicknessMm", "volumeMl", "grams", "laidGrams", "leastGrams", "greatestGrams")
+                .forEach(n -> layer.put(n, number));
+        Map<String, Object> call = new LinkedHashMap<>();
+        List.of("weight", "code", "message", "arithmetic", "source").forEach(n -> call.put(n, text));
+        call.put("change", Map.of("type", List.of("object", "null")));
+        Map<String, Object> answers = new LinkedHashMap<>();
+        List.of("pieceGrams", "chocolateFraction", "piecesOfOne", "offcutFraction")
+                .forEach(n -> answers.put(n, number));
+        answers.put("allergens", list(text));
+        answers.put("layers", list(object(layer)));
+        answers.put("calls", list(object(call)));
+        String summary =
+                "A whole bar: heights, volumes, grams, windows and calls of its layers. Give cavity, or body with kind"
+                        + " mould, slab, tray, shaped or sheet.";
+        return post(summary, request, object(answers));
+    }
+
+    /** Schemas of fields by the type that their reader expects. */
+    private static Map<String, Object> typed(Map<String, String> types) {
+        Map<String, Object> properties = new LinkedHashMap<>();
+        types.forEach((name, type) -> properties.put(
+                name,
+                switch (type) {
+                    case "number" -> Map.of("type", "number");
+                    case "fraction" -> Map.of("type", "number", "minimum", 0, "maximum", 1);
+                    case "boolean" -> Map.of("type", "boolean");
+                    case "numbers" -> list(Map.of("type", "number"));
+                    default -> Map.of("type", "string");
+                }));
+        return properties;
+    }
+
     private static Map<String, Object> answer(String name, String meaning) {
-        List<String> types = meaning.contains("null") ? List.of("number", "null") : List.of("number");
+        List<String> types = meaning.contains("null")
+                ? List.of("number", "null")
+                : List.of(meaning.contains("true or false") ? "boolean" : "number");
         return name.equals("zone")
                 ? Map.of("type", "string", "enum", List.of("supported", "estimate"), "description", meaning)
                 : Map.of("type", types, "description", meaning);

@@ -1,8 +1,7 @@
 package org.zeststack.web.bar;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.Comparator;
-import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -12,121 +11,136 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.CrossSection;
-import org.zeststack.core.formula.Formula;
-import org.zeststack.core.ingredient.Ingredient;
-import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
-import org.zeststack.web.drawing.SectionDrawing;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.form.Rows;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
-import org.zeststack.web.shelf.Shelf;
 
-/** Bars: the list, the cross-section as the control, the versions. */
+/** Bars: the list, a new one in three choices, the cross-section as the control, the versions. */
 @Page
 class BarController {
 
-    private static final List<String> KINDS = List.of("dark", "milk", "white", "blond", "ruby");
-
     private final Designs<Bar> bars;
-    private final Designs<Formula> formulas;
     private final WorkshopStore workshop;
-    private final Shelf shelf;
-    private final BarWorkings workings;
+    private final BarFields fields;
+    private final BarPage page;
+    private final BarActs acts;
+    private final NewBar newBar;
     private final DesignDesk desk;
 
     BarController(
             Designs<Bar> bars,
-            Designs<Formula> formulas,
             WorkshopStore workshop,
-            Shelf shelf,
-            BarWorkings workings,
+            BarFields fields,
+            BarPage page,
+            BarActs acts,
+            NewBar newBar,
             DesignDesk desk) {
         this.bars = bars;
-        this.formulas = formulas;
         this.workshop = workshop;
-        this.shelf = shelf;
-        this.workings = workings;
+        this.fields = fields;
+        this.page = page;
+        this.acts = acts;
+        this.newBar = newBar;
         this.desk = desk;
     }
 
     @GetMapping("/bars")
     String list(Model model) {
         model.addAttribute("bars", bars.list());
-        model.addAttribute(
-                "canCreate", !workshop.moulds().isEmpty() && !formulas.current().isEmpty());
         return "bar/list";
     }
 
+    @GetMapping("/bars/new")
+    String choose(Model model) {
+        Map<String, String> usual = new LinkedHashMap<>();
+        usual.put("build", Build.MOULDED.name());
+        return choose(FormInput.of(usual), model);
+    }
+
+    private String choose(FormInput form, Model model) {
+        model.addAttribute("form", form);
+        model.addAttribute("builds", Build.values());
+        model.addAttribute("moulds", workshop.moulds());
+        model.addAttribute("vessels", newBar.flat());
+        model.addAttribute("formulas", newBar.formulas());
+        return "bar/new";
+    }
+
     @PostMapping("/bars")
-    String create(@AuthenticationPrincipal SignedIn me) {
-        var mould = workshop.moulds().stream().findFirst().orElseThrow(() -> Trouble.missing("A mould"));
-        var filling = formulas.current().stream().findFirst().orElseThrow(() -> Trouble.missing("A formula version"));
-        String couverture = couvertures().get(0).slug();
-        Bar bar = new Bar(
-                mould.id(),
-                couverture,
-                1.5,
-                couverture,
-                2,
-                1,
-                3,
-                List.of(new Bar.FillingLayer(filling.design(), filling.number(), 0)));
-        return "redirect:/bars/" + bars.create("New bar", bar, desk.stamp(me));
+    String create(
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            HttpServletResponse response) {
+        FormInput form = FormInput.of(typed);
+        Optional<Bar> bar = newBar.read(form);
+        if (bar.isEmpty()) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return choose(form, model);
+        }
+        return "redirect:/bars/" + bars.create("New bar", bar.get(), desk.stamp(me));
     }
 
     @GetMapping("/bars/{id}")
     String page(@PathVariable long id, Model model) {
-        Saved<Bar> draft = draft(id);
-        return page(id, FormInput.of(BarFields.of(draft)), Optional.of(draft.content()), model);
+        FormInput form = FormInput.of(fields.of(draft(id)));
+        return page(id, form, page.compute(form), model);
     }
 
-    private String page(long id, FormInput form, Optional<Bar> bar, Model model) {
-        compute(form, bar, model);
+    private String page(long id, FormInput form, BarPage.Computed computed, Model model) {
+        page.show(id, form, computed, model);
+        Build build = form.choice("build", Build.class);
         model.addAttribute("id", id);
+        model.addAttribute("build", build == null ? Build.MOULDED : build);
+        model.addAttribute("builds", Build.values());
+        model.addAttribute("bodyKinds", BodyFields.Kind.values());
+        model.addAttribute("forms", Body.Form.values());
+        model.addAttribute("shapes", BarLayer.Shape.values());
+        model.addAttribute("finishes", Bar.Finish.values());
+        model.addAttribute("storages", Bar.Storage.values());
+        model.addAttribute("names", Bar.SoldAs.values());
         model.addAttribute("moulds", workshop.moulds());
-        model.addAttribute("couvertures", couvertures());
-        model.addAttribute("fillings", formulas.current());
+        model.addAttribute("vessels", newBar.flat());
+        model.addAttribute("layerRows", Rows.used(form, "layer"));
+        model.addAttribute("ways", BarActs.ways());
+        model.addAttribute("stepRows", MethodFields.rows(form));
+        model.addAttribute("stepNotes", MethodFields.notes(form));
         model.addAttribute("versions", bars.versions(id));
         return "bar/bar";
-    }
-
-    private List<Ingredient> couvertures() {
-        return shelf.table().all().stream()
-                .filter(Ingredient::isCouverture)
-                .sorted(Comparator.comparingInt((Ingredient i) -> KINDS.indexOf(i.couverture()))
-                        .thenComparing(Ingredient::name))
-                .toList();
-    }
-
-    /** Puts the computed bar and its drawings into the model, or the faults into the form. */
-    private void compute(FormInput form, Optional<Bar> bar, Model model) {
-        model.addAttribute("form", form);
-        if (bar.isEmpty()) {
-            return;
-        }
-        try {
-            var worked = workings.work(bar.get());
-            model.addAttribute("worked", worked);
-            model.addAttribute("stack", worked.stack());
-            model.addAttribute("across", SectionDrawing.of(CrossSection.across(worked.stack())));
-            model.addAttribute("along", SectionDrawing.of(CrossSection.along(worked.stack())));
-            model.addAttribute("handles", Handle.of(worked.stack()));
-        } catch (InvalidInput input) {
-            form.addAll(input.faults());
-        }
     }
 
     @PostMapping("/bars/{id}/compute")
     String compute(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
         FormInput form = FormInput.of(typed);
-        compute(form, BarFields.read(form), model);
+        BarPage.Computed computed = page.compute(form);
+        Map<String, String> snapped = page.snap(form, computed);
+        if (!snapped.isEmpty()) {
+            computed = page.compute(form);
+        }
+        page.show(id, form, computed, model);
+        model.addAttribute("set", snapped);
         return "bar/computed";
+    }
+
+    /** Does what one of the page's buttons says and draws the page again; nothing is saved. */
+    @PostMapping("/bars/{id}/act")
+    String act(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+        draft(id);
+        FormInput form = FormInput.of(typed);
+        BarPage.Computed before = page.compute(FormInput.of(typed));
+        acts.act(form.text("act"), form, before.stack(), before.rows());
+        form.typed().remove("act");
+        return page(id, form, page.compute(form), model);
     }
 
     @PostMapping("/bars/{id}")
@@ -137,11 +151,10 @@ class BarController {
             Model model,
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
-        Optional<Bar> bar = BarFields.read(form);
-        compute(form, bar, model);
-        return desk.save(bars, id, form, bar, BarFields::of, me, response)
+        BarPage.Computed computed = page.compute(form);
+        return desk.save(bars, id, form, computed.bar(), fields::of, me, response)
                 ? "redirect:/bars/" + id
-                : page(id, form, form.faulty() ? Optional.empty() : bar, model);
+                : page(id, form, computed, model);
     }
 
     private Saved<Bar> draft(long id) {

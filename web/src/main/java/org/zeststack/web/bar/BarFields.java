@@ -7,69 +7,245 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.cavity.FilledCavity;
-import org.zeststack.core.cavity.LinedCavity;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Range;
 import org.zeststack.store.Saved;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.form.Rows;
+import org.zeststack.web.shelf.Names;
 
-/** Fields of a bar's form, to text and back. A filling is chosen as {@code ID-vN}. */
-final class BarFields {
+/**
+ * Fields of a bar, to text and back: {@code layer.N.amount}, {@code body.lengthMm}, {@code step.N.action} and so on. The page's form
+ * and the programs' calls are both read here.
+ */
+@Component
+public class BarFields {
 
-    private BarFields() {}
+    private static final String YES = "yes";
+    private static final Range FIRST_NUMBER = new Range(0, 1_000_000, "");
 
-    static Map<String, String> of(Saved<Bar> saved) {
-        Map<String, String> fields = new LinkedHashMap<>();
-        Bar bar = saved.content();
+    private final Names names;
+
+    BarFields(Names names) {
+        this.names = names;
+    }
+
+    Map<String, String> of(Saved<Bar> saved) {
+        Map<String, String> fields = of(saved.content());
         fields.put("name", saved.name());
         fields.put("lock", String.valueOf(saved.lock()));
-        fields.put("mould", String.valueOf(bar.mould()));
-        fields.put("shell", bar.shell());
-        fields.put("shellMm", shown(bar.shellMm()));
-        fields.put("back", bar.back());
-        fields.put("backMm", shown(bar.backMm()));
-        fields.put("backLeastMm", shown(bar.backLeastMm()));
-        fields.put("backGreatestMm", shown(bar.backGreatestMm()));
-        for (int i = 0; i < bar.fillings().size(); i++) {
-            Bar.FillingLayer filling = bar.fillings().get(i);
-            fields.put("filling." + i + ".formula", filling.formula() + "-v" + filling.version());
-            fields.put("filling." + i + ".depthMm", shown(filling.depthMm()));
-        }
         return fields;
     }
 
-    /** Reads a bar; every fault is noted in the form. */
-    static Optional<Bar> read(FormInput form) {
-        double shellMm = form.number("shellMm", LinedCavity.SHELL_MM);
-        double backMm = form.number("backMm", FilledCavity.BACK_MM);
-        double backLeastMm = form.number("backLeastMm", FilledCavity.BACK_MM);
-        double backGreatestMm = form.number("backGreatestMm", FilledCavity.BACK_MM);
-        long mould = id(form, "mould", form.text("mould"), "Choose a mould.");
-        List<Bar.FillingLayer> fillings = new ArrayList<>();
-        boolean two = form.has("filling.1.formula");
-        for (int i = 0; i < (two ? 2 : 1); i++) {
-            fillings.add(filling(form, "filling." + i, two && i == 0));
+    Map<String, String> of(Bar bar) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("build", bar.build().name());
+        BodyFields.put(fields, bar.body());
+        for (int i = 0; i < bar.layers().size(); i++) {
+            put(fields, i, bar.layers().get(i));
         }
-        return form.build(() -> new Bar(
-                mould, form.text("shell"), shellMm, form.text("back"), backMm, backLeastMm, backGreatestMm, fillings));
+        fields.put("finish", bar.finish().name());
+        fields.put("storage", bar.storage().name());
+        fields.put("soldAs", bar.soldAs().name());
+        fields.put("declaredGrams", shown(bar.declaredGrams()));
+        fields.put("centreCelsius", shown(bar.centreCelsius()));
+        fields.put("bowlMm", shown(bar.bowlMm()));
+        MethodFields.put(fields, bar.method());
+        return fields;
     }
 
-    private static Bar.FillingLayer filling(FormInput form, String field, boolean needsDepth) {
-        String[] parts = form.text(field + ".formula").split("-v", 2);
-        String message = "Choose a formula that has a version.";
-        long formula = id(form, field + ".formula", parts[0], message);
-        int version = parts.length < 2 ? 0 : (int) id(form, field + ".formula", parts[1], message);
-        double depth = needsDepth ? form.number(field + ".depthMm", FilledCavity.BACK_MM) : 0;
-        return new Bar.FillingLayer(formula, version, depth);
+    /** Writes a layer into row {@code n}. */
+    void put(Map<String, String> fields, int n, BarLayer layer) {
+        String f = "layer." + n + ".";
+        fields.put(f + "kind", layer.kind().name());
+        fields.put(f + "ingredient", names.of(layer.of()));
+        fields.put(f + "slug", layer.of());
+        fields.put(f + "by", layer.by().name());
+        fields.put(f + "amount", layer.by() == BarLayer.By.REST ? "" : shown(layer.amount()));
+        fields.put(f + "eachGrams", layer.eachGrams() == 0 ? "" : shown(layer.eachGrams()));
+        fields.put(f + "embedded", shown(100 * layer.embedded()));
+        fields.put(f + "repeat", String.valueOf(layer.repeat()));
+        BarLayer.Mix mix = layer.mix();
+        fields.put(f + "mix.ingredient", mix == null ? "" : names.of(mix.of()));
+        fields.put(f + "mix.slug", mix == null ? "" : mix.of());
+        fields.put(f + "mixFraction", mix == null ? "" : shown(100 * mix.fraction()));
+        fields.put(f + "marbled", mix != null && mix.marbled() ? YES : "");
+        fields.put(f + "leastMm", shown(layer.leastMm()));
+        fields.put(f + "greatestMm", shown(layer.greatestMm()));
+        fields.put(f + "celsius", shown(layer.celsius()));
+        BarLayer.Insert insert = layer.insert();
+        if (insert != null) {
+            fields.put(f + "shape", insert.shape().name());
+            fields.put(f + "lengthMm", shown(insert.lengthMm()));
+            fields.put(f + "widthMm", shown(insert.widthMm()));
+            fields.put(f + "heightMm", shown(insert.heightMm()));
+            fields.put(f + "areaMm2", insert.areaMm2() == 0 ? "" : shown(insert.areaMm2()));
+            fields.put(f + "spreadMm", shown(insert.spreadMm()));
+            fields.put(f + "sinkMm", shown(insert.sinkMm()));
+            fields.put(f + "rawLengthMm", insert.rawLengthMm() == 0 ? "" : shown(insert.rawLengthMm()));
+        }
+        BarLayer.Faces faces = layer.faces();
+        if (layer.kind() == LayerKind.COAT) {
+            BarLayer.Faces of = faces == null ? BarLayer.Faces.ALL : faces;
+            fields.put(f + "bottom", of.bottom() ? YES : "");
+            fields.put(f + "sides", of.sides() ? YES : "");
+            fields.put(f + "top", of.top() ? YES : "");
+            fields.put(f + "wholeSlab", of.wholeSlab() ? YES : "");
+        }
     }
 
-    private static long id(FormInput form, String field, String text, String message) {
-        try {
-            return Integer.parseInt(text);
-        } catch (NumberFormatException e) {
-            form.add(Fault.of(field, text, message));
-            return 0;
+    private static String shown(Double number) {
+        return number == null ? "" : FormInput.shown(number);
+    }
+
+    /**
+     * A bar read from a form.
+     *
+     * @param rows the form's row of each layer
+     */
+    record Read(Bar bar, List<Integer> rows) {}
+
+    /** Reads a bar; every fault is noted in the form under the row's own field. */
+    Optional<Read> read(FormInput form) {
+        Build build = form.choice("build", Build.class);
+        Body body = BodyFields.read(form);
+        List<Integer> rows = new ArrayList<>();
+        List<BarLayer> layers = new ArrayList<>();
+        for (int row : Rows.used(form, "layer")) {
+            if (form.has("layer." + row + ".kind")) {
+                layer(form, row).ifPresent(layer -> {
+                    layers.add(layer);
+                    rows.add(row);
+                });
+            }
         }
+        Bar.Finish finish = choice(form, "finish", Bar.Finish.class, Bar.Finish.TEMPERED);
+        Bar.Storage storage = choice(form, "storage", Bar.Storage.class, Bar.Storage.COOL);
+        Bar.SoldAs soldAs = choice(form, "soldAs", Bar.SoldAs.class, Bar.SoldAs.OWN_NAME);
+        Double declared = optional(form, "declaredGrams", Bar.DECLARED_GRAMS);
+        Double centre = optional(form, "centreCelsius", BarLayer.CELSIUS);
+        Double bowl = optional(form, "bowlMm", Bar.BOWL_MM);
+        List<MethodStep> method = MethodFields.read(form);
+        Optional<Bar> bar =
+                form.build(() -> new Bar(build, body, layers, finish, storage, soldAs, declared, centre, bowl, method));
+        return bar.map(b -> new Read(b, List.copyOf(rows)));
+    }
+
+    /** A fault of the core under the names and rows that the form has. */
+    static Fault atField(Fault fault, List<Integer> rows) {
+        String field = fault.field()
+                .replaceFirst("^(layer\\.[0-9]+)\\.of$", "$1.ingredient")
+                .replaceFirst("^(layer\\.[0-9]+)\\.mixOf$", "$1.mix.ingredient");
+        return Rows.atRow(fault.at(field), "layer", rows);
+    }
+
+    private Optional<BarLayer> layer(FormInput form, int row) {
+        String f = "layer." + row + ".";
+        LayerKind kind = form.choice(f + "kind", LayerKind.class);
+        BarLayer.By by = form.choice(f + "by", BarLayer.By.class);
+        String of = slug(form, f + "ingredient", f + "slug");
+        if (kind == null || by == null || of == null) {
+            return Optional.empty();
+        }
+        boolean insert = kind == LayerKind.INSERT;
+        boolean amountNeeded = by != BarLayer.By.REST && !(insert && by == BarLayer.By.MM);
+        double amount = amountNeeded ? form.number(f + "amount", range(by)) : 0;
+        double each = by == BarLayer.By.PIECES ? form.number(f + "eachGrams", BarLayer.EACH_GRAMS) : 0;
+        double embedded = form.has(f + "embedded") ? form.percent(f + "embedded", BarLayer.SHARE) : 1;
+        int repeat = form.has(f + "repeat") ? form.whole(f + "repeat", BarLayer.REPEAT) : 1;
+        BarLayer layer = new BarLayer(
+                kind,
+                of,
+                by,
+                amount,
+                each,
+                embedded,
+                repeat,
+                mix(form, f),
+                insert ? insert(form, f) : null,
+                kind == LayerKind.COAT ? faces(form, f) : null,
+                optional(form, f + "leastMm", BarLayer.MM),
+                optional(form, f + "greatestMm", BarLayer.MM),
+                optional(form, f + "celsius", BarLayer.CELSIUS));
+        return Optional.of(layer);
+    }
+
+    private static Range range(BarLayer.By by) {
+        return switch (by) {
+            case MM, REST -> BarLayer.MM;
+            case GRAMS -> BarLayer.GRAMS;
+            case MILLIGRAMS -> BarLayer.MILLIGRAMS;
+            case PIECES -> BarLayer.PIECES;
+        };
+    }
+
+    private BarLayer.Mix mix(FormInput form, String f) {
+        if (!form.has(f + "mix.ingredient") && !form.has(f + "mix.slug")) {
+            return null;
+        }
+        String of = slug(form, f + "mix.ingredient", f + "mix.slug");
+        double fraction = form.percent(f + "mixFraction", BarLayer.SHARE);
+        return of == null
+                ? null
+                : new BarLayer.Mix(of, fraction, form.text(f + "marbled").equals(YES));
+    }
+
+    private static BarLayer.Insert insert(FormInput form, String f) {
+        BarLayer.Shape shape = choice(form, f + "shape", BarLayer.Shape.class, BarLayer.Shape.BAR);
+        double length = form.number(f + "lengthMm", BarLayer.Insert.SIDE_MM);
+        double width = shape == BarLayer.Shape.DISC ? length : form.number(f + "widthMm", BarLayer.Insert.SIDE_MM);
+        double height = form.number(f + "heightMm", BarLayer.Insert.HEIGHT_MM);
+        double area = shape == BarLayer.Shape.FREE ? form.number(f + "areaMm2", BarLayer.Insert.AREA_MM2) : 0;
+        return new BarLayer.Insert(
+                shape,
+                length,
+                width,
+                height,
+                area,
+                or(form, f + "spreadMm", BarLayer.Insert.SPREAD_MM),
+                or(form, f + "sinkMm", BarLayer.Insert.SINK_MM),
+                or(form, f + "rawLengthMm", FIRST_NUMBER));
+    }
+
+    private static BarLayer.Faces faces(FormInput form, String f) {
+        return new BarLayer.Faces(
+                form.text(f + "bottom").equals(YES),
+                form.text(f + "sides").equals(YES),
+                form.text(f + "top").equals(YES),
+                form.text(f + "wholeSlab").equals(YES));
+    }
+
+    private static double or(FormInput form, String field, Range range) {
+        return form.has(field) ? form.number(field, range) : 0;
+    }
+
+    static Double optional(FormInput form, String field, Range range) {
+        return form.has(field) ? Double.valueOf(form.number(field, range)) : null;
+    }
+
+    private static <E extends Enum<E>> E choice(FormInput form, String field, Class<E> type, E usual) {
+        return form.has(field) ? form.choice(field, type) : usual;
+    }
+
+    /** What a typed name stands for; null with a fault noted where it is nothing known. */
+    private String slug(FormInput form, String typedField, String slugField) {
+        String typed = form.text(typedField).strip();
+        Optional<String> found = names.slug(typed, form.text(slugField).strip());
+        if (found.isEmpty()) {
+            String message = typed.isEmpty()
+                    ? "Choose an ingredient or a formula."
+                    : "\u201c%s\u201d is neither in the store room nor a formula: choose from the list."
+                            .formatted(typed);
+            form.add(Fault.of(typedField, typed, message));
+        }
+        return found.orElse(null);
     }
 }

@@ -1,58 +1,65 @@
 package org.zeststack.web.bar;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.BarParts;
 import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Material;
+import org.zeststack.core.bar.Parts;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaBook;
+import org.zeststack.core.formula.FormulaLink;
+import org.zeststack.core.formula.Makeup;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
+import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.shelf.Shelf;
 
 /**
- * Looks up what a bar points to and computes it. Formula versions never change, so what one comes to is worked out once
- * and kept; a drag then costs one look-up of the mould and arithmetic.
+ * Looks up what a bar points to and computes it. Formula versions never change, so what one comes to is worked out once and kept
+ * until an ingredient or a price changes; a drag then costs one look-up of the mould and arithmetic.
  */
 @Component
 public class BarWorkings {
 
-    /** A formula version and the density of its finished mass. */
-    record Finished(Designs.Version<Formula> version, double densityGramsPerMl) {}
-
-    private record Key(long formula, int version) {}
-
-    private final Designs<Formula> formulas;
+    private final Designs<Bar> bars;
     private final WorkshopStore workshop;
+    private final Lots lots;
     private final Shelf shelf;
-    private final Map<Key, Finished> finished = new ConcurrentHashMap<>();
-    private volatile IngredientTable finishedWith;
+    private final Map<String, Bar> versions = new ConcurrentHashMap<>();
+    private volatile Known known = new Known(null, null, Map.of());
 
-    BarWorkings(Designs<Formula> formulas, WorkshopStore workshop, Shelf shelf) {
-        this.formulas = formulas;
+    /** Materials worked out with one table and one list of prices. */
+    private record Known(IngredientTable table, Map<String, Double> prices, Map<String, Material> materials) {}
+
+    BarWorkings(Designs<Bar> bars, WorkshopStore workshop, Lots lots, Shelf shelf) {
+        this.bars = bars;
         this.workshop = workshop;
+        this.lots = lots;
         this.shelf = shelf;
     }
 
-    /** A bar with everything it points to. */
-    public record Worked(
-            BarStack stack,
-            BarParts parts,
-            Saved<Mould> mould,
-            Ingredient shell,
-            Ingredient back,
-            List<Designs.Version<Formula>> fillings) {}
+    /**
+     * A bar with everything it points to.
+     *
+     * @param mould null for a bar without one
+     * @param formulas by link, in the order of its layers
+     */
+    public record Worked(BarStack stack, Saved<Mould> mould, Map<String, NamedFormula> formulas) {}
 
     /**
      * Computes a bar.
@@ -60,59 +67,87 @@ public class BarWorkings {
      * @throws InvalidInput if something it points to is missing or it cannot be drawn
      */
     public Worked work(Bar bar) {
-        IngredientTable ingredients = shelf.table();
-        bar.check(ingredients);
-        Saved<Mould> mould =
-                workshop.mould(bar.mould()).orElseThrow(() -> fault("mould", bar.mould(), "Choose a mould."));
-        List<Finished> fillings = new ArrayList<>();
-        for (int i = 0; i < bar.fillings().size(); i++) {
-            fillings.add(finished(bar.fillings().get(i), i, ingredients));
+        Saved<Mould> mould = bar.body() instanceof Body.Moulded moulded
+                ? workshop.mould(moulded.mould())
+                        .orElseThrow(() -> new InvalidInput(
+                                Fault.of("body.mould", String.valueOf(moulded.mould()), "Choose a mould.")))
+                : null;
+        return work(bar, mould);
+    }
+
+    /** The same in a mould that need not be the workshop's. */
+    public Worked work(Bar bar, Saved<Mould> mould) {
+        Map<String, Material> materials = new LinkedHashMap<>();
+        Map<String, NamedFormula> formulas = new LinkedHashMap<>();
+        Map<String, Material> all = known();
+        IngredientTable table = shelf.table();
+        for (String of : bar.materials()) {
+            Material material = all.computeIfAbsent(of, o -> material(o, table).orElse(null));
+            if (material != null) {
+                materials.put(of, material);
+            }
+            FormulaLink.in(of).flatMap(shelf::version).ifPresent(named -> formulas.put(of, named));
         }
-        Ingredient shell = ingredients.get(bar.shell());
-        Ingredient back = ingredients.get(bar.back());
-        BarParts parts = new BarParts(
-                mould.content().cavity(),
-                part(shell),
-                part(back),
-                fillings.stream().map(BarWorkings::part).toList());
-        return new Worked(
-                BarStack.of(bar, parts),
-                parts,
-                mould,
-                shell,
-                back,
-                fillings.stream().map(Finished::version).toList());
+        return new Worked(BarStack.of(bar, parts(mould, materials)), mould, formulas);
     }
 
-    private Finished finished(Bar.FillingLayer layer, int index, IngredientTable table) {
-        if (finishedWith != table) {
-            // An ingredient was changed: every density may be another.
-            finished.clear();
-            finishedWith = table;
+    private static Parts parts(Saved<Mould> saved, Map<String, Material> materials) {
+        if (saved == null) {
+            return Parts.of(materials);
         }
-        return finished.computeIfAbsent(new Key(layer.formula(), layer.version()), key -> {
-            Designs.Version<Formula> version = formulas.version(key.formula, key.version)
-                    .orElseThrow(() -> fault(
-                            "filling." + index + ".formula", key.formula, "Choose a formula that has a version."));
-            IngredientTable needs = shelf.needs(key.formula, version.name(), version.content(), table)
-                    .table();
-            // Density is taken at the sea-level stop: the same water is left wherever it is cooked.
-            double density = FormulaBalance.of(version.content(), needs, Atmosphere.SEA_LEVEL_KPA)
-                    .densityGramsPerMl();
-            return new Finished(version, density);
-        });
+        Mould mould = saved.content();
+        return new Parts(
+                mould.cavity(), mould.volumeFactor(), mould.edgeRadiusMm(), mould.rows(), mould.columns(), materials);
     }
 
-    private static InvalidInput fault(String field, long given, String message) {
-        return new InvalidInput(Fault.of(field, String.valueOf(given), message));
+    private Map<String, Material> known() {
+        IngredientTable table = shelf.table();
+        Map<String, Double> prices = lots.pricePerKg();
+        Known now = known;
+        if (now.table != table || !prices.equals(now.prices)) {
+            now = new Known(table, prices, new ConcurrentHashMap<>());
+            known = now;
+        }
+        return now.materials;
     }
 
-    private static BarParts.Part part(Ingredient couverture) {
-        return new BarParts.Part(couverture.name(), couverture.couverture(), couverture.densityGramsPerMl());
+    private Optional<Material> material(String of, IngredientTable table) {
+        Optional<FormulaLink> link = FormulaLink.in(of);
+        if (link.isEmpty()) {
+            return table.find(of).map(i -> Material.of(i, known.prices.get(of)));
+        }
+        return shelf.version(link.get()).map(named -> finished(named, table));
     }
 
-    private static BarParts.Part part(Finished filling) {
-        return new BarParts.Part(
-                filling.version.name(), filling.version.content().family().material(), filling.densityGramsPerMl);
+    /** A finished formula; it is taken at the sea-level stop, since the same water is left wherever it is cooked. */
+    private Material finished(NamedFormula named, IngredientTable table) {
+        Formula formula = named.formula();
+        IngredientTable needs =
+                shelf.needs(named.id(), named.name(), formula, table).table();
+        FormulaBalance balance = FormulaBalance.of(formula, needs, Atmosphere.SEA_LEVEL_KPA);
+        Ingredient finished = FormulaBook.ingredient(named, needs);
+        Makeup makeup = Makeup.of(formula, balance, needs, known.prices);
+        Double price = makeup.unpriced().isEmpty()
+                ? Double.valueOf(1000 * makeup.cost() / balance.after().totalGrams())
+                : null;
+        return Material.of(named, finished, balance, price);
+    }
+
+    /** A kept version computed with today's mould; empty where it cannot be. */
+    public Optional<BarStack> version(long id, int number) {
+        Bar kept = versions.get(id + ":" + number);
+        if (kept == null) {
+            Optional<Bar> found = bars.version(id, number).map(Designs.Version::content);
+            if (found.isEmpty()) {
+                return Optional.empty();
+            }
+            kept = found.get();
+            versions.put(id + ":" + number, kept);
+        }
+        try {
+            return Optional.of(work(kept).stack());
+        } catch (InvalidInput | Refusal cannot) {
+            return Optional.empty();
+        }
     }
 }

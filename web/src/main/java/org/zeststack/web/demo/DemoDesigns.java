@@ -3,6 +3,10 @@ package org.zeststack.web.demo;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
@@ -23,6 +27,7 @@ class DemoDesigns {
     /** What the runs are made from. */
     record Made(long thermometer, long lantern, long quay) {}
 
+    private static final String DARK = "couverture-dark-66";
     private static final double HARBOUR_METRES = 650;
     private static final double READS_HIGH_KELVIN = 0.8;
     private static final MethodStep SCORCH =
@@ -46,41 +51,54 @@ class DemoDesigns {
                 "Long probe",
                 new Thermometer(Thermometer.Kind.PROBE, READS_HIGH_KELVIN, boils + READS_HIGH_KELVIN, boils),
                 stamp);
-        long ten = workshop.addMould("Long bar, ten", new Mould(new TaperedCavity(104, 31, 98, 25, 15), 10, 6), stamp);
-        long sixteen =
-                workshop.addMould("Short bar, sixteen", new Mould(new TaperedCavity(58, 27, 54, 22, 14), 16, 4), stamp);
+        long ten = workshop.addMould(
+                "Long bar, ten", new Mould(new TaperedCavity(104, 31, 98, 25, 15), 1, null, 5, 2, 6), stamp);
+        long sixteen = workshop.addMould(
+                "Short bar, sixteen", new Mould(new TaperedCavity(58, 27, 54, 22, 14), 1, null, 4, 4, 4), stamp);
         long caramel = keep("Burnt-honey and bay caramel", caramel(117), caramel(118.5), stamp);
         long paste = keep("Roasted-sunflower paste", paste(), null, stamp);
-        long gel = keep("Apricot gel", gel(), null, stamp);
-        long lantern = bar(
-                "Lantern",
-                new Bar(
-                        ten,
-                        "couverture-dark-66",
-                        1.6,
-                        "couverture-dark-66",
-                        1.8,
-                        1,
-                        2.8,
-                        layers(caramel, 2, 6.2, paste)),
-                stamp);
+        long gel = keep("Cloudberry gel", gel(), null, stamp);
+        long lantern =
+                bar("Lantern", moulded(ten, DARK, 1.6, DARK, 1.8, 2.8, link(caramel, 2), 6.2, link(paste, 1)), stamp);
         long quay = bar(
                 "Quay",
-                new Bar(
+                moulded(
                         sixteen,
                         "couverture-milk-38",
                         1.5,
                         "couverture-dark-58",
                         1.6,
-                        1,
                         2.5,
-                        layers(gel, 1, 4, paste)),
+                        link(gel, 1),
+                        4,
+                        link(paste, 1)),
                 stamp);
         return new Made(thermometer, lantern, quay);
     }
 
-    private static List<Bar.FillingLayer> layers(long first, int version, double depthMm, long last) {
-        return List.of(new Bar.FillingLayer(first, version, depthMm), new Bar.FillingLayer(last, 1, 0));
+    private static String link(long formula, int version) {
+        return "formula:" + formula + ":" + version;
+    }
+
+    /** Two fillings between a shell and a back, the second taking the rest. */
+    private static Bar moulded(
+            long mould,
+            String shell,
+            double shellMm,
+            String back,
+            double backMm,
+            double backGreatestMm,
+            String first,
+            double firstMm,
+            String second) {
+        return Bar.of(
+                Build.MOULDED,
+                new Body.Moulded(mould, false),
+                List.of(
+                        BarLayer.mm(LayerKind.SHELL, shell, shellMm),
+                        BarLayer.mm(LayerKind.FILLING, first, firstMm),
+                        BarLayer.rest(LayerKind.FILLING, second),
+                        BarLayer.mm(LayerKind.BACK, back, backMm).between(1, backGreatestMm)));
     }
 
     private long bar(String name, Bar bar, Stamp stamp) {
@@ -135,10 +153,10 @@ class DemoDesigns {
         return new Formula(
                 Family.NUT_PASTE,
                 List.of(
-                        pot("sunflower-roasted", 520),
+                        pot("sunflower-roasted", 410),
                         pot("sugar", 110),
-                        pot("couverture-milk-38", 210),
-                        pot("sunflower-oil", 25),
+                        pot("couverture-milk-38", 310),
+                        pot("cocoa-butter", 35),
                         pot("salt", 4)),
                 null,
                 0.03,
@@ -151,7 +169,7 @@ class DemoDesigns {
         return new Formula(
                 Family.GEL,
                 List.of(
-                        pot("apricot-puree", 600),
+                        pot("cloudberry-puree", 600),
                         pot("sugar", 430),
                         pot("glucose-syrup-60", 160),
                         pot("pectin", 11),

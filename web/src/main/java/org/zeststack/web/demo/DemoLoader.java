@@ -27,6 +27,7 @@ class DemoLoader implements ApplicationRunner {
     private final PasswordEncoder passwords;
     private final DemoDesigns designs;
     private final DemoStoreRoom storeRoom;
+    private final DemoBars bars;
     private final DemoRuns runs;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -39,6 +40,7 @@ class DemoLoader implements ApplicationRunner {
             PasswordEncoder passwords,
             DemoDesigns designs,
             DemoStoreRoom storeRoom,
+            DemoBars bars,
             DemoRuns runs,
             TransactionTemplate transaction,
             Clock clock) {
@@ -49,6 +51,7 @@ class DemoLoader implements ApplicationRunner {
         this.passwords = passwords;
         this.designs = designs;
         this.storeRoom = storeRoom;
+        this.bars = bars;
         this.runs = runs;
         this.transaction = transaction;
         this.clock = clock;
@@ -68,6 +71,7 @@ class DemoLoader implements ApplicationRunner {
             Stamp stamp = new Stamp("Runa", monthAgo);
             DemoDesigns.Made made = designs.load(stamp);
             storeRoom.load(stamp);
+            bars.load(made, stamp);
             runs.load(made, now);
         });
     }

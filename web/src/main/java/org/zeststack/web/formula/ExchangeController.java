@@ -32,6 +32,7 @@ import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.StoreRoom;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.exchange.FormulaJson;
 import org.zeststack.web.exchange.LinesCsv;
 import org.zeststack.web.exchange.RecipeLd;
@@ -39,6 +40,7 @@ import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
+import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 
 /** Formulas out in three open formats, and in from them. */
@@ -50,6 +52,7 @@ class ExchangeController {
     private final Designs<Formula> formulas;
     private final FormulaWorkings workings;
     private final LineFields lines;
+    private final Names names;
     private final Shelf shelf;
     private final StoreRoom storeRoom;
     private final FormulaController pages;
@@ -60,6 +63,7 @@ class ExchangeController {
             Designs<Formula> formulas,
             FormulaWorkings workings,
             LineFields lines,
+            Names names,
             Shelf shelf,
             StoreRoom storeRoom,
             FormulaController pages,
@@ -68,6 +72,7 @@ class ExchangeController {
         this.formulas = formulas;
         this.workings = workings;
         this.lines = lines;
+        this.names = names;
         this.shelf = shelf;
         this.storeRoom = storeRoom;
         this.pages = pages;
@@ -224,9 +229,7 @@ class ExchangeController {
         for (String written : read.ingredients()) {
             lines.put(fields, line++, shelf.reader().read(written, LineFields.measures(form)));
         }
-        for (int i = 0; i < read.steps().size(); i++) {
-            FormulaFields.put(fields, i, read.steps().get(i));
-        }
+        MethodFields.put(fields, read.steps());
         return fields;
     }
 
@@ -236,7 +239,7 @@ class ExchangeController {
             LinesCsv.Row row = rows.get(i);
             String f = "line." + i + ".";
             boolean known = shelf.table().find(row.slug()).isPresent();
-            fields.put(f + "ingredient", known ? lines.name(row.slug()) : row.ingredient());
+            fields.put(f + "ingredient", known ? names.of(row.slug()) : row.ingredient());
             fields.put(f + "slug", known ? row.slug() : "");
             fields.put(f + "grams", row.grams());
             fields.put(f + "role", role(row.role()));

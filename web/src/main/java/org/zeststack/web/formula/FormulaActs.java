@@ -3,6 +3,7 @@ package org.zeststack.web.formula;
 import static org.zeststack.web.form.FormInput.shown;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -15,7 +16,10 @@ import org.zeststack.core.household.Recipe;
 import org.zeststack.core.household.RecipeReader;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.AmountText;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.form.Rows;
+import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 
 /**
@@ -29,10 +33,12 @@ class FormulaActs {
 
     private final Shelf shelf;
     private final LineFields lines;
+    private final Names names;
 
-    FormulaActs(Shelf shelf, LineFields lines) {
+    FormulaActs(Shelf shelf, LineFields lines, Names names) {
         this.shelf = shelf;
         this.lines = lines;
+        this.names = names;
     }
 
     /** Does {@code act} to the form. An act that is not known changes nothing. */
@@ -45,8 +51,8 @@ class FormulaActs {
             case "family" -> family(form);
             case "accept" -> form.typed().put("line." + row(words) + ".guesses", "");
             case "take" -> take(form, row(words), words.length > 2 ? words[2] : "");
-            case "drop" -> drop(form, words.length > 2 ? words[2] : "", row(words));
-            case "up" -> up(form, words.length > 2 ? words[2] : "", row(words));
+            case "drop" -> Rows.drop(form, words.length > 2 ? words[2] : "", row(words));
+            case "up" -> Rows.up(form, words.length > 2 ? words[2] : "", row(words));
             case "move" -> move(form, fields);
             case "use" -> form.typed().put("line." + row(words) + ".grams", words.length > 2 ? words[2] : "");
             default -> {}
@@ -58,7 +64,7 @@ class FormulaActs {
     }
 
     private static int next(FormInput form, String what) {
-        List<Integer> rows = FormulaFields.rows(form, what);
+        List<Integer> rows = what.equals("line") ? FormulaFields.rows(form) : MethodFields.rows(form);
         return rows.get(rows.size() - 1);
     }
 
@@ -85,11 +91,11 @@ class FormulaActs {
             lines.put(typed, line++, read.read());
         }
         if (!recipe.steps().isEmpty() && untouched(form)) {
-            dropMethod(form);
+            MethodFields.drop(form);
         }
         int step = next(form, "step");
         for (Recipe.Step read : recipe.steps()) {
-            FormulaFields.put(typed, step++, step(read));
+            MethodFields.put(typed, step++, step(read));
         }
         boolean unnamed = form.text("name").isBlank() || form.text("name").equals(FormulaController.NEW_NAME);
         if (unnamed && !recipe.title().isEmpty()) {
@@ -134,40 +140,22 @@ class FormulaActs {
         }
         int next = next(form, "step");
         for (MethodStep step : DefaultMethods.of(family)) {
-            FormulaFields.put(form.typed(), next++, step);
+            MethodFields.put(form.typed(), next++, step);
         }
     }
 
     /** A method that nobody has touched follows the family. */
     private void family(FormInput form) {
         if (untouched(form)) {
-            dropMethod(form);
+            MethodFields.drop(form);
             method(form);
         }
     }
 
     /** Whether the steps are those that some family brings, or none. */
     private static boolean untouched(FormInput form) {
-        List<String> written = FormulaFields.used(form, "step").stream()
-                .map(n -> form.text("step." + n + ".action") + "|" + form.text("step." + n + ".cue"))
-                .filter(step -> !step.equals("|"))
-                .toList();
-        if (written.isEmpty()) {
-            return true;
-        }
-        for (Family family : Family.values()) {
-            List<String> usual = DefaultMethods.of(family).stream()
-                    .map(step -> step.action() + "|" + step.cue())
-                    .toList();
-            if (usual.equals(written)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private static void dropMethod(FormInput form) {
-        form.typed().keySet().removeIf(field -> field.startsWith("step."));
+        return MethodFields.untouched(
+                form, Arrays.stream(Family.values()).map(DefaultMethods::of).toList());
     }
 
     /** Takes another ingredient for a line; the amount is read again from what was written. */
@@ -178,7 +166,7 @@ class FormulaActs {
         }
         String written = form.text(f + "written");
         form.typed().put(f + "slug", slug);
-        form.typed().put(f + "ingredient", lines.name(slug));
+        form.typed().put(f + "ingredient", names.of(slug));
         form.typed().put(f + "guesses", "");
         form.typed().put(f + "others", "");
         if (!written.isEmpty()) {
@@ -187,32 +175,6 @@ class FormulaActs {
                 form.typed().put(f + "grams", shown(Math.round(read.grams() * 100) / 100.0));
             }
         }
-    }
-
-    private static void drop(FormInput form, String what, int row) {
-        form.typed().keySet().removeIf(field -> field.startsWith(what + "." + row + "."));
-    }
-
-    /** Puts a row before the one above it. */
-    private static void up(FormInput form, String what, int row) {
-        List<Integer> rows = FormulaFields.used(form, what);
-        int at = rows.indexOf(row);
-        if (at > 0) {
-            swap(form.typed(), what + "." + row + ".", what + "." + rows.get(at - 1) + ".");
-        }
-    }
-
-    private static void swap(Map<String, String> typed, String one, String other) {
-        Map<String, String> moved = new java.util.LinkedHashMap<>();
-        typed.forEach((field, text) -> {
-            if (field.startsWith(one)) {
-                moved.put(other + field.substring(one.length()), text);
-            } else if (field.startsWith(other)) {
-                moved.put(one + field.substring(other.length()), text);
-            }
-        });
-        typed.keySet().removeIf(field -> field.startsWith(one) || field.startsWith(other));
-        typed.putAll(moved);
     }
 
     /** Applies what the slider proposes. */

@@ -20,6 +20,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.web.design.DesignDesk;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
@@ -78,9 +79,10 @@ class FormulaController {
     private String page(long id, FormInput form, Model model) {
         workings.compute(id, form, fields, model);
         model.addAttribute("id", id);
+        model.addAttribute("actUrl", "/formulas/" + id + "/act");
         model.addAttribute("full", true);
-        model.addAttribute("lineRows", FormulaFields.rows(form, "line"));
-        model.addAttribute("stepRows", FormulaFields.rows(form, "step"));
+        model.addAttribute("lineRows", FormulaFields.rows(form));
+        model.addAttribute("stepRows", MethodFields.rows(form));
         model.addAttribute("families", Family.values());
         model.addAttribute("roles", FormulaLine.Role.values());
         model.addAttribute("measures", Measures.values());

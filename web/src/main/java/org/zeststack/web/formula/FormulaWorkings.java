@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.zeststack.core.formula.Adjustment;
@@ -16,7 +15,6 @@ import org.zeststack.core.formula.FormulaCalls;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.ingredient.IngredientTable;
-import org.zeststack.core.method.Ending;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
@@ -24,7 +22,9 @@ import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.form.Rows;
 import org.zeststack.web.page.Show;
 import org.zeststack.web.shelf.Shelf;
 import tools.jackson.databind.json.JsonMapper;
@@ -95,7 +95,7 @@ class FormulaWorkings {
             }
             return Optional.of(work(read.formula(), table, place));
         } catch (InvalidInput input) {
-            input.faults().forEach(f -> form.add(FormulaFields.atRow(f, read.rows())));
+            input.faults().forEach(f -> form.add(Rows.atRow(f, "line", read.rows())));
         } catch (Refusal refusal) {
             form.add(Fault.of("stopCelsius", form.text("stopCelsius"), refusal.getMessage()));
         }
@@ -116,13 +116,13 @@ class FormulaWorkings {
         Place place = place();
         model.addAttribute("place", place);
         model.addAttribute("currency", workshop.surroundings().currency());
-        boolean empty = FormulaFields.used(form, "line").stream().noneMatch(n -> form.has("line." + n + ".ingredient"));
+        boolean empty = Rows.used(form, "line").stream().noneMatch(n -> form.has("line." + n + ".ingredient"));
         Optional<FormulaFields.Read> read = empty ? Optional.empty() : fields.read(form);
         Optional<Worked> worked = read.flatMap(r -> worked(id, form, r, place));
         model.addAttribute("worked", worked.orElse(null));
         model.addAttribute("balance", worked.map(Worked::balance).orElse(null));
         Map<Integer, RowNote> rowNotes = rowNotes(form, read, worked);
-        Map<Integer, String> stepNotes = stepNotes(form);
+        Map<Integer, String> stepNotes = MethodFields.notes(form);
         model.addAttribute("rowNotes", rowNotes);
         model.addAttribute(
                 "marked",
@@ -195,7 +195,7 @@ class FormulaWorkings {
     private Map<Integer, RowNote> rowNotes(FormInput form, Optional<FormulaFields.Read> read, Optional<Worked> worked) {
         Map<Integer, RowNote> notes = new LinkedHashMap<>();
         double total = worked.map(w -> w.balance().before().totalGrams()).orElse(0.0);
-        for (int row : FormulaFields.rows(form, "line")) {
+        for (int row : FormulaFields.rows(form)) {
             String f = "line." + row + ".";
             int index = read.map(r -> r.rows().indexOf(row)).orElse(-1);
             FormulaLine line = index < 0 ? null : read.get().formula().lines().get(index);
@@ -219,32 +219,5 @@ class FormulaWorkings {
             shelf.table().find(slug).ifPresent(i -> others.put(slug, i.name()));
         }
         return others;
-    }
-
-    /** The signs of each step's cue, in words. */
-    private static Map<Integer, String> stepNotes(FormInput form) {
-        Map<Integer, String> notes = new LinkedHashMap<>();
-        for (int row : FormulaFields.rows(form, "step")) {
-            notes.put(
-                    row,
-                    Ending.read(form.text("step." + row + ".cue")).stream()
-                            .map(FormulaWorkings::words)
-                            .distinct()
-                            .collect(Collectors.joining(" · ")));
-        }
-        return notes;
-    }
-
-    private static String words(Ending ending) {
-        boolean range = ending.greatest() > ending.least();
-        Show show = Show.INSTANCE;
-        return switch (ending.kind()) {
-            case READING ->
-                "reading " + (range ? show.number(ending.least(), 1) + "–" : "") + show.celsius(ending.greatest());
-            case MINUTES ->
-                "time " + (range ? show.minutes(ending.least()) + "–" : "") + show.minutes(ending.greatest());
-            case WEIGHT -> "weight " + show.grams(ending.least());
-            default -> ending.kind().words();
-        };
     }
 }

@@ -9,16 +9,13 @@ import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
-import org.zeststack.core.formula.FormulaLink;
-import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.household.HouseholdLine;
 import org.zeststack.core.household.Measures;
-import org.zeststack.core.ingredient.Ingredient;
-import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 
 /**
@@ -32,15 +29,17 @@ class LineFields {
     private static final Range STEP = new Range(1, 60, "");
 
     private final Shelf shelf;
+    private final Names names;
 
-    LineFields(Shelf shelf) {
+    LineFields(Shelf shelf, Names names) {
         this.shelf = shelf;
+        this.names = names;
     }
 
     /** Writes a line into row {@code n}. */
     void put(Map<String, String> fields, int n, FormulaLine line) {
         String f = "line." + n + ".";
-        fields.put(f + "ingredient", name(line.ingredient()));
+        fields.put(f + "ingredient", names.of(line.ingredient()));
         fields.put(f + "slug", line.ingredient());
         fields.put(f + "grams", shown(line.grams()));
         fields.put(f + "role", line.role().name());
@@ -56,7 +55,7 @@ class LineFields {
     void put(Map<String, String> fields, int n, HouseholdLine read) {
         String f = "line." + n + ".";
         String bare = read.source().strip();
-        fields.put(f + "ingredient", read.ingredient() == null ? bare : name(read.ingredient()));
+        fields.put(f + "ingredient", read.ingredient() == null ? bare : names.of(read.ingredient()));
         fields.put(f + "slug", read.ingredient() == null ? "" : read.ingredient());
         fields.put(f + "grams", read.grams() == null ? "" : shown(Math.round(read.grams() * 100) / 100.0));
         fields.put(f + "role", read.optional() ? FormulaLine.Role.OPTIONAL.name() : FormulaLine.Role.POT.name());
@@ -66,15 +65,6 @@ class LineFields {
         fields.put(f + "written", bare);
         fields.put(f + "guesses", String.join(BAR, read.guesses()));
         fields.put(f + "others", String.join(" ", read.others()));
-    }
-
-    /** The name a slug or link is shown under. */
-    String name(String slug) {
-        return FormulaLink.in(slug)
-                .flatMap(shelf::version)
-                .map(n -> n.name() + ", version " + n.version())
-                .or(() -> shelf.table().find(slug).map(Ingredient::name))
-                .orElse(slug);
     }
 
     /** Reads row {@code n}; faults are noted under its fields. */
@@ -128,7 +118,7 @@ class LineFields {
             }
             return one.faulty() ? null : new Amount(grams, null, List.of());
         }
-        HouseholdLine read = shelf.reader().read(typed + " " + name(slug), measures(form), slug);
+        HouseholdLine read = shelf.reader().read(typed + " " + names.of(slug), measures(form), slug);
         if (read.grams() == null || !Formula.LINE_GRAMS.holds(read.grams())) {
             String why = read.guesses().isEmpty() ? "" : " " + read.guesses().get(0) + ".";
             form.add(new Fault(
@@ -156,16 +146,7 @@ class LineFields {
     private String slug(FormInput form, String f) {
         String typed = form.text(f + "ingredient").strip();
         String slug = form.text(f + "slug").strip();
-        IngredientTable table = shelf.table();
-        if (!slug.isEmpty() && (typed.isEmpty() || name(slug).equals(typed))) {
-            return slug;
-        }
-        Optional<String> found = table.find(typed)
-                .map(Ingredient::slug)
-                .or(() -> named(typed))
-                .or(() -> FormulaLink.in(typed).flatMap(shelf::version).map(n -> n.link()
-                        .text()))
-                .or(() -> shelf.reader().named(typed));
+        Optional<String> found = names.slug(typed, slug);
         if (found.isEmpty()) {
             String message = typed.isEmpty()
                     ? "Choose an ingredient."
@@ -173,14 +154,5 @@ class LineFields {
             form.add(Fault.of(f + "ingredient", typed, message));
         }
         return found.orElse(null);
-    }
-
-    /** A formula by its name, with or without its version. */
-    private Optional<String> named(String typed) {
-        return shelf.current().stream()
-                .filter(n -> typed.equals(n.name() + ", version " + n.version()) || typed.equalsIgnoreCase(n.name()))
-                .map(NamedFormula::link)
-                .map(FormulaLink::text)
-                .findFirst();
     }
 }

@@ -12,6 +12,7 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.form.Rows;
 
 /** The runs made with a version, how they went, and what the bench used of lines that go in to effect. */
 @Component
@@ -52,7 +53,7 @@ class RunsMade {
 
     /** Offers for the lines to effect in a form, from the newest run of the version to be made. */
     List<Offer> offers(long id, FormInput form) {
-        List<Integer> rows = FormulaFields.used(form, "line").stream()
+        List<Integer> rows = Rows.used(form, "line").stream()
                 .filter(n -> form.text("line." + n + ".effect").equals("yes"))
                 .toList();
         int current = rows.isEmpty() ? 0 : formulas.currentNumber(id);

@@ -7,8 +7,10 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaLink;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
@@ -67,8 +69,12 @@ class ScaleForm {
     /** Bars whose version to be made holds the formula. */
     List<Designs.Version<Bar>> barsWith(long formula) {
         return bars.current().stream()
-                .filter(b -> b.content().fillings().stream().anyMatch(f -> f.formula() == formula))
+                .filter(b -> b.content().materials().stream().anyMatch(of -> isOf(of, formula)))
                 .toList();
+    }
+
+    private static boolean isOf(String material, long formula) {
+        return FormulaLink.in(material).filter(l -> l.formula() == formula).isPresent();
     }
 
     /** The scaling asked for; empty where none is, or where its fields are faulty. */
@@ -185,7 +191,7 @@ class ScaleForm {
                         id,
                         read,
                         balance,
-                        moulds * worked(b).mould().content().cavities()))
+                        moulds * worked(b).stack().frame().piecesOfOne()))
                 .orElse(Double.NaN);
     }
 
@@ -195,11 +201,10 @@ class ScaleForm {
             return Double.NaN;
         }
         BarStack stack = worked(bar.get()).stack();
-        double each = 0;
-        List<Bar.FillingLayer> layers = bar.get().content().fillings();
-        for (int i = 0; i < layers.size(); i++) {
-            each += layers.get(i).formula() == id ? stack.fillings().get(i).grams() : 0;
-        }
+        double each = stack.layers().stream()
+                .filter(l -> isOf(l.design().of(), id))
+                .mapToDouble(StackLayer::laidGrams)
+                .sum();
         return Scaling.factorForUsable(read.formula(), balance, each * pieces);
     }
 

@@ -14,6 +14,7 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
+import org.zeststack.web.shelf.Names;
 
 /** A formula's versions: one of them, the difference of two, and which one is to be made. */
 @Page
@@ -23,19 +24,19 @@ class VersionController {
     private final FormulaWorkings workings;
     private final RunsMade runsMade;
     private final WorkshopStore workshop;
-    private final LineFields lines;
+    private final Names names;
 
     VersionController(
             Designs<Formula> formulas,
             FormulaWorkings workings,
             RunsMade runsMade,
             WorkshopStore workshop,
-            LineFields lines) {
+            Names names) {
         this.formulas = formulas;
         this.workings = workings;
         this.runsMade = runsMade;
         this.workshop = workshop;
-        this.lines = lines;
+        this.names = names;
     }
 
     @GetMapping("/formulas/{id}/versions/{number}")
@@ -68,12 +69,12 @@ class VersionController {
         Designs.Version<Formula> older = find(id, from);
         Designs.Version<Formula> newer = find(id, to);
         FormulaDiff diff = FormulaDiff.between(older.content(), newer.content());
-        Map<String, String> names = new LinkedHashMap<>();
-        diff.lines().forEach(l -> names.computeIfAbsent(l.ingredient(), lines::name));
+        Map<String, String> shown = new LinkedHashMap<>();
+        diff.lines().forEach(l -> shown.computeIfAbsent(l.ingredient(), names::of));
         model.addAttribute("older", older);
         model.addAttribute("newer", newer);
         model.addAttribute("diff", diff);
-        model.addAttribute("names", names);
+        model.addAttribute("names", shown);
         model.addAttribute("before", workings.work(id, older.name(), older.content()));
         model.addAttribute("after", workings.work(id, newer.name(), newer.content()));
         model.addAttribute("madeBefore", runsMade.with(id, from));

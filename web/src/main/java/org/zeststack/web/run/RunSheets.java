@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.Plan;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunPlanner;
 import org.zeststack.core.run.RunSheet;
@@ -47,8 +49,8 @@ public class RunSheets {
         List<Ingredient> taken = shelf.taken(run.lots());
         IngredientTable table = shelf.table().with(taken);
         Map<String, NamedFormula> parts = new LinkedHashMap<>();
-        for (var filling : worked.fillings()) {
-            var needs = shelf.needs(filling.design(), filling.name(), filling.content(), table);
+        for (NamedFormula filling : worked.formulas().values()) {
+            var needs = shelf.needs(filling.id(), filling.name(), filling.formula(), table);
             needs.used().forEach(part -> parts.put(part.link().text(), part));
             table = needs.table();
         }
@@ -59,18 +61,24 @@ public class RunSheets {
                 bar.name(),
                 bar.number(),
                 worked.stack(),
-                worked.parts(),
-                worked.fillings().stream().map(Shelf::named).toList(),
+                worked.formulas(),
                 List.copyOf(parts.values()),
-                worked.shell(),
-                worked.back(),
-                worked.mould().name(),
-                worked.mould().content(),
+                carrierName(worked),
+                worked.mould() == null ? 1 : worked.mould().content().owned(),
                 workshop.place().orElseThrow().content(),
                 thermometer.name(),
                 thermometer.content(),
                 run.pieces(),
                 run.allowances());
         return RunPlanner.plan(order, table);
+    }
+
+    /** The mould's name, or what the pieces are cut from. */
+    private static String carrierName(BarWorkings.Worked worked) {
+        if (worked.mould() != null) {
+            return worked.mould().name();
+        }
+        Plan plan = Plan.of(worked.stack());
+        return "%s × %s mm".formatted(Numbers.fixed(plan.lengthMm(), 0), Numbers.fixed(plan.widthMm(), 0));
     }
 }

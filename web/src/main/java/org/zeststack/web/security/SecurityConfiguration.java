@@ -80,6 +80,9 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 HttpMethod.POST,
                                 "/bars/*/compute",
+                                "/bars/*/act",
+                                "/bars/*/drawing.svg",
+                                "/bars/*/templates.pdf",
                                 "/formulas/*/compute",
                                 "/formulas/*/act",
                                 "/sign-out")

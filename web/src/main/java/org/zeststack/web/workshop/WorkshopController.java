@@ -2,12 +2,14 @@ package org.zeststack.web.workshop;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.LongFunction;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +17,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
@@ -44,7 +47,11 @@ class WorkshopController {
     String page(Model model) {
         model.addAttribute("workshop", place());
         model.addAttribute("thermometers", workshop.thermometers());
-        model.addAttribute("moulds", workshop.moulds());
+        List<Saved<Mould>> moulds = workshop.moulds();
+        model.addAttribute("moulds", moulds);
+        model.addAttribute("shapes", moulds.stream().collect(Collectors.toMap(Saved::id, m -> MouldFields.Shape.of(
+                        m.content().cavity())
+                .words())));
         model.addAttribute("vessels", workshop.vessels());
         return "workshop/workshop";
     }
@@ -129,9 +136,9 @@ class WorkshopController {
             case "moulds" ->
                 new Kind<>(
                         "mould",
-                        () -> Map.of("owned", "1"),
+                        MouldFields::blank,
                         WorkshopFields::ofMould,
-                        WorkshopFields::mould,
+                        MouldFields::read,
                         workshop::mould,
                         workshop::addMould,
                         workshop::saveMould);
@@ -187,6 +194,7 @@ class WorkshopController {
         model.addAttribute("form", form);
         model.addAttribute("what", what);
         model.addAttribute("vesselKinds", Vessel.Kind.values());
+        model.addAttribute("shapes", MouldFields.Shape.values());
         return "workshop/edit";
     }
 

@@ -5,8 +5,6 @@ import static org.zeststack.web.form.FormInput.shown;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import org.zeststack.core.cavity.Cavity;
-import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -62,27 +60,8 @@ final class WorkshopFields {
 
     static Map<String, String> ofMould(Saved<Mould> saved) {
         Map<String, String> fields = start(saved);
-        TaperedCavity cavity = saved.content().cavity();
-        fields.put("openingLengthMm", shown(cavity.openingLengthMm()));
-        fields.put("openingWidthMm", shown(cavity.openingWidthMm()));
-        fields.put("floorLengthMm", shown(cavity.floorLengthMm()));
-        fields.put("floorWidthMm", shown(cavity.floorWidthMm()));
-        fields.put("depthMm", shown(cavity.depthMm()));
-        fields.put("cavities", String.valueOf(saved.content().cavities()));
-        fields.put("owned", String.valueOf(saved.content().owned()));
+        MouldFields.put(fields, saved.content());
         return fields;
-    }
-
-    static Optional<Mould> mould(FormInput form) {
-        double openingLength = form.number("openingLengthMm", Cavity.OPENING_MM);
-        double openingWidth = form.number("openingWidthMm", Cavity.OPENING_MM);
-        double floorLength = form.number("floorLengthMm", Cavity.FLOOR_MM);
-        double floorWidth = form.number("floorWidthMm", Cavity.FLOOR_MM);
-        double depth = form.number("depthMm", Cavity.DEPTH_MM);
-        int cavities = form.whole("cavities", Mould.CAVITIES);
-        int owned = form.whole("owned", Mould.OWNED);
-        return form.build(() -> new Mould(
-                new TaperedCavity(openingLength, openingWidth, floorLength, floorWidth, depth), cavities, owned));
     }
 
     static Map<String, String> ofVessel(Saved<Vessel> saved) {

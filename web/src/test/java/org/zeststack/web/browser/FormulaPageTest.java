@@ -22,6 +22,10 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
@@ -222,8 +226,13 @@ public class FormulaPageTest {
         @SuppressWarnings("unchecked")
         Designs<Bar> bars = (Designs<Bar>) app.beanNamed("bars");
         Stamp stamp = new Stamp("Ada", Instant.parse("2026-11-01T08:00:00Z"));
-        Bar bar = new Bar(
-                1, "couverture-milk-38", 1.5, "couverture-milk-38", 2, 1, 3, List.of(new Bar.FillingLayer(9, 1, 0)));
+        Bar bar = Bar.of(
+                Build.MOULDED,
+                new Body.Moulded(1, false),
+                List.of(
+                        BarLayer.mm(LayerKind.SHELL, "couverture-milk-38", 1.5),
+                        BarLayer.rest(LayerKind.FILLING, "formula:9:1"),
+                        BarLayer.mm(LayerKind.BACK, "couverture-milk-38", 2)));
         long id = bars.create("Crunch bar", bar, stamp);
         bars.keepVersion(id, 0, "first", stamp);
         long run = app.bean(Runs.class)

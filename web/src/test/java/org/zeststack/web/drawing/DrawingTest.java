@@ -24,8 +24,8 @@ public class DrawingTest {
                                 new CrossSection.Point(29, 12),
                                 new CrossSection.Point(30, 14)))));
         SectionDrawing drawing = SectionDrawing.of(section);
-        assertEquals(drawing.paths().get(0).d(), "M1.000 2.000L29.000 2.000L30.000 0.000Z");
-        assertEquals(drawing.viewBox(1, 2, 3, 4), "-1 -2 34 20");
+        assertEquals(drawing.paths().get(0).d(), "M1 2L29 2L30 0Z");
+        assertEquals(drawing.viewBox(1, 2, 3, 4), "-1.000 -2.000 34.000 20.000");
     }
 
     @Test

@@ -24,6 +24,7 @@ import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.web.TestApp;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.form.Rows;
 import org.zeststack.web.shelf.Shelf;
 
 /** A formula's form without a browser: to text and back, the acts of its buttons, and scaling. */
@@ -169,7 +170,7 @@ public class FormulaFormTest {
     }
 
     private List<String> column(FormInput form, String what, String field) {
-        return FormulaFields.used(form, what).stream()
+        return Rows.used(form, what).stream()
                 .map(n -> form.text(what + "." + n + "." + field))
                 .toList();
     }

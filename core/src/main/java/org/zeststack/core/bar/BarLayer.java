@@ -1,0 +1,255 @@
+package org.zeststack.core.bar;
+
+import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.Range;
+
+/**
+ * One layer of a bar as designed.
+ *
+ * @param of slug of an ingredient, or the link of a formula's version
+ * @param by what {@code amount} is
+ * @param amount mm, g, mg or a count per piece; not used for the rest
+ * @param eachGrams mass of one, where pieces are counted; 0 where not
+ * @param embedded share of an inclusion that lies inside its layer and displaces it, 0 to 1
+ * @param repeat how often the layer is laid on itself
+ * @param mix what it is thinned, tinted or marbled with; null where nothing
+ * @param insert size of an insert; null for other layers
+ * @param faces what a coat covers; null for other layers
+ * @param leastMm thinnest that is allowed; null where the usual bound holds
+ * @param greatestMm thickest that is allowed; null where the usual bound holds
+ * @param celsius how warm it is laid; null where not said
+ */
+public record BarLayer(
+        LayerKind kind,
+        String of,
+        By by,
+        double amount,
+        double eachGrams,
+        double embedded,
+        int repeat,
+        Mix mix,
+        Insert insert,
+        Faces faces,
+        Double leastMm,
+        Double greatestMm,
+        Double celsius) {
+
+    public static final Range MM = new Range(0, 100, "mm");
+    public static final Range GRAMS = new Range(0, 2000, "g");
+    public static final Range MILLIGRAMS = new Range(0, 20_000, "mg");
+    public static final Range PIECES = new Range(0, 200, "pieces");
+    public static final Range EACH_GRAMS = new Range(0.01, 100, "g");
+    public static final Range SHARE = new Range(0, 1, "");
+    public static final Range REPEAT = new Range(1, 20, "times");
+    public static final Range CELSIUS = new Range(-20, 130, "°C");
+
+    /** How the amount is given. */
+    public enum By {
+        MM("mm"),
+        GRAMS("g"),
+        MILLIGRAMS("mg"),
+        PIECES("pieces"),
+        REST("the rest");
+
+        private final String words;
+
+        By(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Something else in the same layer.
+     *
+     * @param fraction of the layer's mass
+     * @param marbled whether both are seen, else it is stirred in
+     */
+    public record Mix(String of, double fraction, boolean marbled) {}
+
+    /**
+     * Faces that a coat covers.
+     *
+     * @param wholeSlab whether the slab is coated before it is cut: its cut sides stay bare
+     */
+    public record Faces(boolean bottom, boolean sides, boolean top, boolean wholeSlab) {
+        public static final Faces ALL = new Faces(true, true, true, false);
+    }
+
+    /** Shapes of an insert. */
+    public enum Shape {
+        BAR("bar"),
+        DISC("disc"),
+        FREE("free outline");
+
+        private final String words;
+
+        Shape(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * A crisp part laid into a filling.
+     *
+     * @param lengthMm trimmed length; a disc's diameter
+     * @param widthMm trimmed width; not used for a disc
+     * @param heightMm baked height
+     * @param areaMm2 area of a free outline; 0 for the others
+     * @param spreadMm how much the largest of a batch is longer and wider than the trimmed size
+     * @param sinkMm how deep it is pressed into the layer below
+     * @param rawLengthMm length before baking; 0 where not known
+     */
+    public record Insert(
+            Shape shape,
+            double lengthMm,
+            double widthMm,
+            double heightMm,
+            double areaMm2,
+            double spreadMm,
+            double sinkMm,
+            double rawLengthMm) {
+
+        public static final Range SIDE_MM = new Range(2, 400, "mm");
+        public static final Range HEIGHT_MM = new Range(0.3, 60, "mm");
+        public static final Range SPREAD_MM = new Range(0, 20, "mm");
+        public static final Range SINK_MM = new Range(0, 60, "mm");
+        public static final Range AREA_MM2 = new Range(4, 160_000, "mm²");
+
+        /** Area seen from above. */
+        public double outlineMm2() {
+            return switch (shape) {
+                case BAR -> lengthMm * widthMm;
+                case DISC -> Math.PI / 4 * lengthMm * lengthMm;
+                case FREE -> areaMm2;
+            };
+        }
+
+        public double acrossMm() {
+            return shape == Shape.DISC ? lengthMm : widthMm;
+        }
+
+        void check(Faults faults, String field) {
+            faults.within(field + "lengthMm", lengthMm, SIDE_MM);
+            if (shape != Shape.DISC) {
+                faults.within(field + "widthMm", widthMm, SIDE_MM);
+            }
+            if (shape == Shape.FREE) {
+                faults.within(field + "areaMm2", areaMm2, AREA_MM2);
+            }
+            faults.within(field + "heightMm", heightMm, HEIGHT_MM);
+            faults.within(field + "spreadMm", spreadMm, SPREAD_MM);
+            faults.within(field + "sinkMm", sinkMm, SINK_MM);
+            if (rawLengthMm != 0) {
+                faults.within(field + "rawLengthMm", rawLengthMm, SIDE_MM);
+            }
+        }
+    }
+
+    public BarLayer {
+        repeat = Math.max(1, repeat);
+    }
+
+    /** A layer given by its thickness. */
+    public static BarLayer mm(LayerKind kind, String of, double mm) {
+        return plain(kind, of, By.MM, mm);
+    }
+
+    /** A layer given by its mass per piece. */
+    public static BarLayer grams(LayerKind kind, String of, double grams) {
+        return plain(kind, of, By.GRAMS, grams);
+    }
+
+    /** The layer that takes what the others leave. */
+    public static BarLayer rest(LayerKind kind, String of) {
+        return plain(kind, of, By.REST, 0);
+    }
+
+    /** Pieces put in or on; all of each inside unless {@code embedded} says otherwise. */
+    public static BarLayer pieces(String of, double count, double eachGrams, double embedded) {
+        return new BarLayer(
+                LayerKind.INCLUSION, of, By.PIECES, count, eachGrams, embedded, 1, null, null, null, null, null, null);
+    }
+
+    private static BarLayer plain(LayerKind kind, String of, By by, double amount) {
+        Faces faces = kind == LayerKind.COAT ? Faces.ALL : null;
+        return new BarLayer(kind, of, by, amount, 0, 1, 1, null, null, faces, null, null, null);
+    }
+
+    public BarLayer between(double least, double greatest) {
+        return new BarLayer(
+                kind, of, by, amount, eachGrams, embedded, repeat, mix, insert, faces, least, greatest, celsius);
+    }
+
+    public BarLayer amount(double other) {
+        return new BarLayer(
+                kind, of, by, other, eachGrams, embedded, repeat, mix, insert, faces, leastMm, greatestMm, celsius);
+    }
+
+    public BarLayer mixed(Mix other) {
+        return new BarLayer(
+                kind, of, by, amount, eachGrams, embedded, repeat, other, insert, faces, leastMm, greatestMm, celsius);
+    }
+
+    public BarLayer with(Insert other) {
+        return new BarLayer(
+                kind, of, by, amount, eachGrams, embedded, repeat, mix, other, faces, leastMm, greatestMm, celsius);
+    }
+
+    public BarLayer on(Faces other) {
+        return new BarLayer(
+                kind, of, by, amount, eachGrams, embedded, repeat, mix, insert, other, leastMm, greatestMm, celsius);
+    }
+
+    public BarLayer at(double laidCelsius) {
+        return new BarLayer(
+                kind,
+                of,
+                by,
+                amount,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                insert,
+                faces,
+                leastMm,
+                greatestMm,
+                laidCelsius);
+    }
+
+    void check(Faults faults, String field) {
+        Range range =
+                switch (by) {
+                    case MM -> MM;
+                    case GRAMS -> GRAMS;
+                    case MILLIGRAMS -> MILLIGRAMS;
+                    case PIECES -> PIECES;
+                    case REST -> null;
+                };
+        if (range != null && insert == null) {
+            faults.within(field + "amount", amount, range);
+        }
+        if (by == By.PIECES) {
+            faults.within(field + "eachGrams", eachGrams, EACH_GRAMS);
+        }
+        faults.within(field + "embedded", embedded, SHARE);
+        faults.within(field + "repeat", repeat, REPEAT);
+        if (mix != null) {
+            faults.within(field + "mixFraction", mix.fraction(), SHARE);
+        }
+        if (insert != null) {
+            insert.check(faults, field);
+        }
+        if (celsius != null) {
+            faults.within(field + "celsius", celsius, CELSIUS);
+        }
+    }
+}

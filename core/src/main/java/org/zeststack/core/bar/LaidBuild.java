@@ -1,0 +1,172 @@
+package org.zeststack.core.bar;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.zeststack.core.cavity.Outline;
+import org.zeststack.core.cavity.Prism;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.slab.Cutters;
+import org.zeststack.core.slab.SlabCut;
+import org.zeststack.core.weighing.FillWindow;
+
+/** Lays the layers of a slab, tray or sheet on the table and cuts it. */
+final class LaidBuild {
+
+    private final Bar bar;
+    private final Parts parts;
+    private final List<Pour.Deposit> deposits;
+    private final List<String> keys;
+
+    LaidBuild(Bar bar, Parts parts, List<Pour.Deposit> deposits, List<String> keys) {
+        this.bar = bar;
+        this.parts = parts;
+        this.deposits = deposits;
+        this.keys = keys;
+    }
+
+    BarStack stack() {
+        if (bar.body() instanceof Body.Sheet sheet) {
+            return discs(sheet);
+        }
+        if (bar.body() instanceof Body.Slab slab) {
+            SlabCut cut = cut(() -> SlabCut.of(
+                    slab.lengthMm(),
+                    slab.widthMm(),
+                    slab.pieceLengthMm(),
+                    slab.pieceWidthMm(),
+                    slab.kerfMm(),
+                    slab.trimMm()));
+            return cut(cut, slab.cornerMm());
+        }
+        Body.Tray tray = (Body.Tray) bar.body();
+        SlabCut cut = cut(() -> SlabCut.strips(
+                tray.lengthMm(), tray.widthMm(), tray.strips(), tray.perStrip(), tray.kerfMm(), tray.trimMm()));
+        return cut(cut, 0);
+    }
+
+    /** A cut whose faults are told under the body's fields. */
+    private static SlabCut cut(java.util.function.Supplier<SlabCut> of) {
+        try {
+            return of.get();
+        } catch (InvalidInput input) {
+            throw new InvalidInput(
+                    input.faults().stream().map(f -> f.at("body." + f.field())).toList());
+        }
+    }
+
+    private BarStack cut(SlabCut cut, double cornerMm) {
+        double a = cut.alongMm();
+        double b = cut.acrossMm();
+        double area = areaMm2(a, b, cornerMm);
+        Pour pour = Pour.into(new Prism(new Outline(Outline.Kind.RECTANGLE, a, b), area), poured());
+        double share = cut.lengthMm() * cut.widthMm() / (cut.pieces() * area);
+        List<StackLayer> layers = levels(pour, 1, share);
+        double height = heightMm(layers);
+        Coats coats = new Coats((faces, side, below, above) -> faces.wholeSlab()
+                ? wholeSlab(cut, faces, height + below + above)
+                : faces(faces, a + 2 * side, b + 2 * side, cornerMm + side, height + below + above));
+        layers.addAll(coats.lay(deposits, keys));
+        strewn(layers, height);
+        return new BarStack(bar, parts, new Frame.Cut(cut, cornerMm, height), layers);
+    }
+
+    private static double areaMm2(double a, double b, double corner) {
+        return a * b - (4 - Math.PI) * corner * corner;
+    }
+
+    private static double faces(BarLayer.Faces faces, double a, double b, double corner, double height) {
+        double around = 2 * (a + b) - (8 - 2 * Math.PI) * corner;
+        double flat = areaMm2(a, b, corner);
+        return (faces.bottom() ? flat : 0) + (faces.top() ? flat : 0) + (faces.sides() ? around * height : 0);
+    }
+
+    /** Surface of the whole slab that falls to one piece. */
+    private static double wholeSlab(SlabCut cut, BarLayer.Faces faces, double height) {
+        return faces(faces, cut.lengthMm(), cut.widthMm(), 0, height) / cut.pieces();
+    }
+
+    private BarStack discs(Body.Sheet sheet) {
+        List<Cutters> cutters = new ArrayList<>();
+        double area = 0;
+        for (double size : sheet.cuttersMm()) {
+            Cutters of = Cutters.of(sheet.lengthMm(), sheet.widthMm(), size, sheet.gapMm());
+            if (of.pieces() == 0) {
+                throw new InvalidInput(Fault.of(
+                        "body.cuttersMm", String.valueOf(size), "No piece of that size comes out of the sheet."));
+            }
+            cutters.add(of);
+            area += outline(sheet, size).areaMm2();
+        }
+        Pour pour = Pour.into(new Prism(outline(sheet, sheet.cuttersMm().get(0)), area), poured());
+        Frame.Discs bare =
+                new Frame.Discs(sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, 0);
+        List<StackLayer> layers = levels(pour, 1, 1 / (1 - bare.offcutFraction()));
+        double height = heightMm(layers);
+        strewn(layers, height);
+        Frame frame =
+                new Frame.Discs(sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, height);
+        return new BarStack(bar, parts, frame, layers);
+    }
+
+    private static Outline outline(Body.Sheet sheet, double size) {
+        return new Outline(sheet.round() ? Outline.Kind.ELLIPSE : Outline.Kind.RECTANGLE, size, size);
+    }
+
+    private List<Pour.Deposit> poured() {
+        return deposits.stream()
+                .filter(d -> d.layer().kind() != LayerKind.COAT && !isStrewn(d))
+                .toList();
+    }
+
+    private static boolean isStrewn(Pour.Deposit deposit) {
+        return deposit.layer().kind() == LayerKind.TOPPING || deposit.layer().kind() == LayerKind.DECORATION;
+    }
+
+    private List<StackLayer> levels(Pour pour, int times, double share) {
+        List<StackLayer> layers = new ArrayList<>();
+        for (Pour.Laid laid : pour.laid()) {
+            Pour.Deposit deposit = laid.deposit();
+            double with = deposit.layer().kind().level() ? share : 1;
+            double grams = laid.grams() * times;
+            layers.add(new StackLayer(
+                    deposit.index(),
+                    keys.get(deposit.index()),
+                    deposit.layer(),
+                    deposit.material(),
+                    laid.fromMm(),
+                    laid.toMm(),
+                    laid.toMm() - laid.fromMm(),
+                    laid.volumeMl() * times,
+                    grams,
+                    grams * with,
+                    new FillWindow(grams, grams, grams)));
+        }
+        return layers;
+    }
+
+    private static double heightMm(List<StackLayer> layers) {
+        return layers.stream().mapToDouble(StackLayer::toMm).max().orElse(0);
+    }
+
+    private void strewn(List<StackLayer> layers, double height) {
+        deposits.stream().filter(LaidBuild::isStrewn).forEach(d -> layers.add(strewn(d, keys.get(d.index()), height)));
+    }
+
+    /** What lies on top of a piece without a thickness of its own. */
+    static StackLayer strewn(Pour.Deposit deposit, String key, double atMm) {
+        double grams = Pour.massOf(deposit);
+        return new StackLayer(
+                deposit.index(),
+                key,
+                deposit.layer(),
+                deposit.material(),
+                atMm,
+                atMm,
+                0,
+                grams / deposit.material().densityGramsPerMl(),
+                grams,
+                grams,
+                new FillWindow(grams, grams, grams));
+    }
+}

@@ -1,0 +1,221 @@
+package org.zeststack.core.bar;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.heat.ChoiOkos;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.water.Solution;
+import org.zeststack.core.water.WaterActivity;
+
+/**
+ * What a layer is made of, as far as the stack must know it.
+ *
+ * @param of slug or link
+ * @param pattern which colour and hatch draws it
+ * @param densityGramsPerMl of the set or finished mass
+ * @param per100Grams composition of 100 g
+ * @param waterActivity typical of dry goods, of the solution for wet ones; null where neither is known
+ * @param dry whether it is dry goods that turn soft
+ * @param chocolate kind of couverture: dark, milk, white, blond, ruby; empty for everything else
+ * @param compound whether it is a coating without cocoa butter to temper
+ * @param family the formula's kind; null for a plain ingredient
+ * @param liquidFatFraction fat that is liquid at 20 °C over the whole mass
+ * @param pricePerKg in the workshop's money; null where not known
+ */
+public record Material(
+        String of,
+        String name,
+        String pattern,
+        double densityGramsPerMl,
+        Composition per100Grams,
+        Double waterActivity,
+        boolean dry,
+        String chocolate,
+        boolean compound,
+        Family.Kind family,
+        double liquidFatFraction,
+        List<String> allergens,
+        String caution,
+        Double pricePerKg) {
+
+    /** Below this share of water there is no solution whose activity could be reckoned. */
+    private static final double DRY_FRACTION = 0.03;
+
+    private static final double ROOM_CELSIUS = 20;
+
+    /** Dissolving solids over mass from which water melts a dry thing instead of softening it. */
+    private static final double MOSTLY_SUGAR = 0.6;
+
+    public Material {
+        allergens = List.copyOf(allergens);
+    }
+
+    /** A plain ingredient. */
+    public static Material of(Ingredient ingredient, Double pricePerKg) {
+        boolean compound = ingredient.slug().startsWith("compound-");
+        Composition hundred = ingredient.per100Grams();
+        double density = ingredient.densityGramsPerMl() > 0
+                ? ingredient.densityGramsPerMl()
+                : ChoiOkos.densityGramsPerMl(hundred, ROOM_CELSIUS);
+        boolean couverture = ingredient.isCouverture();
+        boolean dry = ingredient.dryActivity() > 0 && !couverture;
+        return new Material(
+                ingredient.slug(),
+                ingredient.name(),
+                pattern(ingredient),
+                density,
+                hundred,
+                dry ? Double.valueOf(ingredient.dryActivity()) : activity(hundred),
+                dry,
+                ingredient.couverture(),
+                compound,
+                null,
+                ingredient.liquidFatPer100Grams() / 100,
+                ingredient.allergens(),
+                ingredient.caution(),
+                pricePerKg);
+    }
+
+    /**
+     * A finished formula.
+     *
+     * @param finished the formula as an ingredient
+     */
+    public static Material of(NamedFormula formula, Ingredient finished, FormulaBalance balance, Double pricePerKg) {
+        Family family = formula.formula().family();
+        boolean dry = family.kind() == Family.Kind.DRY
+                || family.kind() == Family.Kind.BISCUIT
+                || family.kind() == Family.Kind.COATING;
+        Double activity = balance.activity().map(WaterActivity::ratio).orElse(dry ? TYPICAL_DRY : null);
+        return new Material(
+                finished.slug(),
+                formula.name(),
+                family.material(),
+                balance.densityGramsPerMl(),
+                finished.per100Grams(),
+                activity,
+                dry,
+                "",
+                false,
+                family.kind(),
+                finished.liquidFatPer100Grams() / 100,
+                finished.allergens(),
+                finished.caution(),
+                pricePerKg);
+    }
+
+    /** Typical water activity of crisp things whose own was not measured (common practice, no source). */
+    public static final double TYPICAL_DRY = 0.25;
+
+    private static Double activity(Composition hundred) {
+        if (hundred.waterGrams() < DRY_FRACTION * hundred.totalGrams()) {
+            return null;
+        }
+        try {
+            return WaterActivity.at25(Solution.in(hundred)).ratio();
+        } catch (Refusal refusal) {
+            return null;
+        }
+    }
+
+    private static String pattern(Ingredient ingredient) {
+        if (ingredient.isCouverture()) {
+            return ingredient.couverture();
+        }
+        if (ingredient.slug().startsWith("compound-")) {
+            return ingredient.slug().substring("compound-".length());
+        }
+        if (ingredient.slug().startsWith("coloured-butter")) {
+            return "coloured";
+        }
+        if (ingredient.allergens().contains("nuts") || ingredient.allergens().contains("peanuts")) {
+            return "nut-paste";
+        }
+        return ingredient.dryActivity() > 0 ? "crunch" : "fruit";
+    }
+
+    /** This with {@code fraction} of another in it. */
+    Material with(Material other, BarLayer.Mix mix) {
+        double f = mix.fraction();
+        double density = 1 / ((1 - f) / densityGramsPerMl + f / other.densityGramsPerMl);
+        Set<String> both = new TreeSet<>(allergens);
+        both.addAll(other.allergens);
+        boolean plain = !chocolate.isEmpty()
+                && (other.of.startsWith("cocoa-butter")
+                        || other.of.startsWith("coloured-butter")
+                        || other.of.equals("food-colour")
+                        || other.isChocolate());
+        Composition both100 = per100Grams
+                .times((1 - f) * 100 / per100Grams.totalGrams())
+                .plus(other.per100Grams.times(f * 100 / other.per100Grams.totalGrams()));
+        return new Material(
+                of,
+                name + (mix.marbled() ? " marbled with " : " with ") + other.name,
+                pattern,
+                density,
+                both100,
+                dry ? waterActivity : activity(both100),
+                dry,
+                plain ? chocolate : "",
+                compound || other.compound,
+                family,
+                (1 - f) * liquidFatFraction + f * other.liquidFatFraction,
+                List.copyOf(both),
+                caution.isEmpty() ? other.caution : caution,
+                pricePerKg == null || other.pricePerKg == null
+                        ? null
+                        : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg));
+    }
+
+    public boolean isChocolate() {
+        return !chocolate.isEmpty();
+    }
+
+    /** Whether it tempers or coats: couverture, or a compound in its place. */
+    public boolean isCoating() {
+        return isChocolate() || compound || of.startsWith("cocoa-butter") || of.startsWith("coloured-butter");
+    }
+
+    double fatFraction() {
+        return per100Grams.grams(Part::isFat) / per100Grams.totalGrams();
+    }
+
+    double waterFraction() {
+        return per100Grams.waterGrams() / per100Grams.totalGrams();
+    }
+
+    /** Whether water would dissolve it or set it off, not merely soften it: boiled or foamed sugar, popping candy, tablets. */
+    boolean mustStayDry() {
+        return caution.startsWith("Must stay dry") && !isCrisp();
+    }
+
+    /** Whether it is dry goods that are eaten for their crunch. */
+    boolean isCrisp() {
+        return dry && waterActivity != null && sugarFraction() < MOSTLY_SUGAR;
+    }
+
+    private double sugarFraction() {
+        return per100Grams.grams(Part::dissolves) / per100Grams.totalGrams();
+    }
+
+    boolean isBakery() {
+        return family == Family.Kind.BISCUIT
+                || of.startsWith("biscuit-")
+                || of.startsWith("wafer-")
+                || of.equals("rye-wafer")
+                || of.equals("cake-crumb")
+                || of.equals("pastry-threads")
+                || of.equals("pretzel");
+    }
+
+    boolean isWholeNut() {
+        return family == null && allergens.stream().anyMatch(a -> a.equals("nuts") || a.equals("peanuts")) && dry;
+    }
+}

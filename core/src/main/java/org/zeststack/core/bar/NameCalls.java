@@ -1,0 +1,224 @@
+package org.zeststack.core.bar;
+
+import static org.zeststack.core.bar.BarCalls.grams;
+import static org.zeststack.core.bar.BarCalls.percent;
+import static org.zeststack.core.quantity.Numbers.fixed;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.naming.ChocolateName;
+import org.zeststack.core.weighing.AverageQuantity;
+
+/** What the piece may be called, what it declares, and what it must warn of. */
+final class NameCalls {
+
+    private static final double WHOLE_NUT_GRAMS = 0.5;
+
+    private static final Map<String, ChocolateName> COUVERTURES = Map.of(
+            "dark", ChocolateName.COUVERTURE, "milk", ChocolateName.MILK_COUVERTURE, "white", ChocolateName.WHITE);
+    private static final Map<String, ChocolateName> CHOCOLATES =
+            Map.of("dark", ChocolateName.CHOCOLATE, "milk", ChocolateName.MILK, "white", ChocolateName.WHITE);
+    private static final Map<Bar.SoldAs, ChocolateName> SOLD = Map.of(
+            Bar.SoldAs.CHOCOLATE, ChocolateName.CHOCOLATE,
+            Bar.SoldAs.MILK_CHOCOLATE, ChocolateName.MILK,
+            Bar.SoldAs.WHITE_CHOCOLATE, ChocolateName.WHITE);
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private NameCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    static void add(BarCalls calls) {
+        NameCalls own = new NameCalls(calls);
+        own.couvertures();
+        own.name();
+        own.declared();
+        own.allergens();
+        own.wholeNuts();
+    }
+
+    /** A couverture must meet its own name; thinned or mixed, at least that of plain chocolate. */
+    private void couvertures() {
+        Set<String> told = new HashSet<>();
+        for (StackLayer layer : stack.layers()) {
+            Material material = layer.material();
+            boolean mixed = layer.design().mix() != null && layer.design().mix().fraction() > 0;
+            ChocolateName name = (mixed ? CHOCOLATES : COUVERTURES).get(material.chocolate());
+            if (name == null || !told.add(material.name())) {
+                continue;
+            }
+            List<String> lacks = name.lacks(material.per100Grams());
+            if (!lacks.isEmpty()) {
+                calls.add(
+                        Weight.TAKE_CARE,
+                        "couverture-name",
+                        "%s does not meet the name %s: %s."
+                                .formatted(material.name(), name.words(), String.join("; ", lacks)),
+                        String.join("; ", lacks),
+                        ChocolateName.SOURCE);
+            }
+        }
+    }
+
+    private void name() {
+        Bar.SoldAs sold = stack.bar().soldAs();
+        boolean compound = stack.layers().stream()
+                .anyMatch(l -> l.outside() && l.material().compound());
+        if (compound && sold != Bar.SoldAs.OWN_NAME) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "name-compound",
+                    "Coated with compound it may not be called %s.".formatted(sold.words()),
+                    "fat other than cocoa butter",
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+        if (SOLD.containsKey(sold)) {
+            plain(sold, SOLD.get(sold));
+        } else if (!hasInside() && sold == Bar.SoldAs.OWN_NAME) {
+            unfilled();
+        } else {
+            filled(sold == Bar.SoldAs.FILLED_CHOCOLATE);
+        }
+    }
+
+    private static Change ownName() {
+        return new Change("Sell it under a name of its own", Map.of("soldAs", Bar.SoldAs.OWN_NAME.name()));
+    }
+
+    private void plain(Bar.SoldAs sold, ChocolateName name) {
+        Composition chocolate = Composition.NOTHING;
+        for (StackLayer layer : stack.layers()) {
+            if (layer.material().isChocolate()) {
+                Composition hundred = layer.material().per100Grams();
+                chocolate = chocolate.plus(hundred.times(layer.grams() / hundred.totalGrams()));
+            }
+        }
+        List<String> lacks = chocolate.totalGrams() == 0 ? List.of("no chocolate in it") : name.lacks(chocolate);
+        if (!lacks.isEmpty()) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "couverture-name",
+                    "It may not be called %s: %s.".formatted(sold.words(), String.join("; ", lacks)),
+                    String.join("; ", lacks),
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+    }
+
+    /** Whether there is anything inside to be filled with. */
+    private boolean hasInside() {
+        return stack.layers().stream().anyMatch(l -> !l.outside() && l.kind() != LayerKind.INCLUSION);
+    }
+
+    private void unfilled() {
+        calls.add(
+                Weight.GOOD_TO_KNOW,
+                "chocolate-share",
+                "Chocolate is %s of the piece; there is no filling in it.".formatted(percent(stack.chocolateShare())),
+                "%s chocolate / %s piece".formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams())),
+                ChocolateName.SOURCE);
+    }
+
+    private void filled(boolean wanted) {
+        double share = stack.chocolateShare();
+        boolean bakery = stack.layers().stream()
+                .anyMatch(l -> !l.outside() && l.material().isBakery());
+        boolean enough = share >= ChocolateName.FILLED_OUTSIDE_FRACTION;
+        String arithmetic = "%s chocolate outside / %s piece = %s; needed 25 %%"
+                .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams()), percent(share));
+        if (wanted && bakery) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "bakery-inside",
+                    "With bakery ware inside it may not be called filled chocolate: name it for what it is, a coated biscuit.",
+                    "the inside of filled chocolate is not bakery ware, pastry, biscuit or ice",
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+        if (wanted && !enough) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "chocolate-share",
+                    "Chocolate is %s of the piece: it may not be called filled chocolate (25 %% needed)."
+                            .formatted(percent(share)),
+                    arithmetic,
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+        if (!wanted || enough && !bakery) {
+            String may = enough && !bakery
+                    ? "it may be called filled chocolate"
+                    : bakery
+                            ? "with bakery ware inside it needs a name of its own"
+                            : "too little to be called filled chocolate";
+            calls.add(
+                    Weight.GOOD_TO_KNOW,
+                    "chocolate-share",
+                    "Chocolate outside is %s of the piece; %s.".formatted(percent(share), may),
+                    arithmetic,
+                    ChocolateName.SOURCE);
+        }
+    }
+
+    private void declared() {
+        Double declared = stack.bar().declaredGrams();
+        if (declared == null) {
+            return;
+        }
+        double piece = stack.pieceGrams();
+        if (piece < declared) {
+            String bound = AverageQuantity.DECLARED_GRAMS.holds(declared)
+                    ? "; a single one may be %s g short, the mean not at all"
+                            .formatted(fixed(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
+                    : "";
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "light",
+                    "The piece weighs %s, %s less than declared.".formatted(grams(piece), grams(declared - piece)),
+                    "%s declared − %s designed%s".formatted(grams(declared), grams(piece), bound),
+                    "Average system, OIML R 87 and Directive 76/211/EEC (values from memory).",
+                    new Change(
+                            "Declare %s g".formatted(fixed(Math.floor(piece), 0)),
+                            Map.of("declaredGrams", fixed(Math.floor(piece), 0))));
+        }
+    }
+
+    private void allergens() {
+        List<String> allergens = stack.allergens();
+        if (!allergens.isEmpty()) {
+            calls.add(
+                    Weight.GOOD_TO_KNOW,
+                    "allergens",
+                    "Contains %s.".formatted(String.join(", ", allergens)),
+                    "of all layers together; what is carried over from other bars comes on top",
+                    "Regulation (EU) 1169/2011, Annex II (from memory).");
+        }
+    }
+
+    private void wholeNuts() {
+        for (StackLayer layer : stack.layers()) {
+            boolean strewn = layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING;
+            if (strewn
+                    && layer.material().isWholeNut()
+                    && layer.design().by() == BarLayer.By.PIECES
+                    && layer.design().eachGrams() >= WHOLE_NUT_GRAMS) {
+                calls.add(
+                        Weight.GOOD_TO_KNOW,
+                        "whole-nuts",
+                        "Whole nuts: small children can choke on them. Say so on the label, and look for shell.",
+                        "%s of %s g each"
+                                .formatted(layer.name(), fixed(layer.design().eachGrams(), 1)),
+                        BarCalls.PRACTICE);
+            }
+        }
+    }
+}

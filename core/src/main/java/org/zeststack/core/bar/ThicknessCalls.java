@@ -1,0 +1,225 @@
+package org.zeststack.core.bar;
+
+import static org.zeststack.core.bar.BarCalls.GEOMETRY;
+import static org.zeststack.core.bar.BarCalls.PRACTICE;
+import static org.zeststack.core.bar.BarCalls.mm;
+import static org.zeststack.core.bar.BarCalls.percent;
+import static org.zeststack.core.bar.BarCalls.set;
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.List;
+import java.util.Map;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.slab.SlabCut;
+
+/** Shells and coats that hold and are pleasant to bite, walls that let go, slabs that leave little over. */
+final class ThicknessCalls {
+
+    private static final double SHELL_LEAST_MM = 1;
+    private static final double SHELL_GREATEST_MM = 3;
+    private static final double SHELL_USUAL_MM = 1.5;
+    private static final double COAT_LEAST_MM = 0.5;
+    private static final double COAT_GREATEST_MM = 2.5;
+    private static final double COAT_USUAL_MM = 1;
+    private static final double DRAFT_LEAST_DEGREES = 3;
+    private static final double OFFCUTS_CARE = 0.15;
+
+    /** A piece must be covered with this much to be dipped without touching the bottom (common practice, no source). */
+    private static final double BOWL_OVER_MM = 10;
+
+    private static final double MM3_PER_ML = 1000;
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private ThicknessCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    static void add(BarCalls calls) {
+        ThicknessCalls own = new ThicknessCalls(calls);
+        own.shell();
+        own.coats();
+        own.draft();
+        own.offcuts();
+        own.bowl();
+    }
+
+    private void shell() {
+        stack.first(LayerKind.SHELL).ifPresent(shell -> {
+            double least = shell.design().leastMm() == null
+                    ? SHELL_LEAST_MM
+                    : shell.design().leastMm();
+            double greatest = shell.design().greatestMm() == null
+                    ? SHELL_GREATEST_MM
+                    : shell.design().greatestMm();
+            bound(
+                    shell,
+                    shell.thicknessMm(),
+                    least,
+                    greatest,
+                    "shell",
+                    "it will crack on release or let the filling through",
+                    SHELL_USUAL_MM);
+        });
+    }
+
+    private void coats() {
+        List<StackLayer> coats = stack.all(LayerKind.COAT);
+        if (coats.isEmpty()) {
+            return;
+        }
+        double together = coats.stream()
+                .filter(c -> c.material().isCoating())
+                .mapToDouble(StackLayer::thicknessMm)
+                .sum();
+        StackLayer last = coats.get(coats.size() - 1);
+        if (!last.material().isCoating() && together == 0) {
+            return;
+        }
+        double least =
+                last.design().leastMm() == null ? COAT_LEAST_MM : last.design().leastMm();
+        double greatest = last.design().greatestMm() == null
+                ? COAT_GREATEST_MM
+                : last.design().greatestMm();
+        bound(last, together, least, greatest, "coat", "the centre shows through and draws water", COAT_USUAL_MM);
+    }
+
+    private void bound(
+            StackLayer layer, double thick, double least, double greatest, String what, String failure, double usual) {
+        boolean byMm = layer.design().by() == BarLayer.By.MM;
+        if (thick < least - 1e-9) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    what + "-thin",
+                    "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
+                    "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),
+                    PRACTICE,
+                    byMm
+                            ? set(
+                                    layer,
+                                    "amount",
+                                    layer.design().amount() + usual - thick,
+                                    title(what) + " of " + mm(usual))
+                            : null);
+        } else if (thick > greatest + 1e-9) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    what + "-thick",
+                    "%s of %s: more to bite through than anybody enjoys. Take %s or less."
+                            .formatted(title(what), mm(thick), mm(greatest)),
+                    "%s mm > %s mm".formatted(fixed(thick, 2), plain(greatest)),
+                    PRACTICE,
+                    byMm && layer.design().amount() > thick - greatest
+                            ? set(
+                                    layer,
+                                    "amount",
+                                    layer.design().amount() - (thick - greatest),
+                                    title(what) + " of " + mm(greatest))
+                            : null);
+        }
+    }
+
+    private static String title(String what) {
+        return Character.toUpperCase(what.charAt(0)) + what.substring(1);
+    }
+
+    private void draft() {
+        if (stack.frame() instanceof Frame.Moulded m
+                && m.cavity().draftDegrees() < DRAFT_LEAST_DEGREES
+                && m.cavity().floorEdgeMm() > 0) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "draft-low",
+                    "The walls lean by %s° only: pieces hold on at release. Chill them longer, or take a mould that opens more."
+                            .formatted(fixed(m.cavity().draftDegrees(), 1)),
+                    "atan((opening − floor) / 2 depth) = %s° < %s°"
+                            .formatted(fixed(m.cavity().draftDegrees(), 1), plain(DRAFT_LEAST_DEGREES)),
+                    PRACTICE);
+        }
+    }
+
+    private void offcuts() {
+        if (!(stack.frame() instanceof Frame.Cut frame)) {
+            return;
+        }
+        SlabCut cut = frame.cut();
+        double laid = stack.layers().stream().mapToDouble(StackLayer::laidGrams).sum();
+        double lost = (laid - stack.pieceGrams()) * cut.pieces();
+        boolean care = cut.offcutFraction() > OFFCUTS_CARE;
+        calls.add(
+                care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "offcuts",
+                "%s of the slab is off-cuts: %s g of %d pieces.%s"
+                        .formatted(
+                                percent(cut.offcutFraction()),
+                                fixed(lost, 0),
+                                cut.pieces(),
+                                care ? " Pieces that divide the slab leave less." : ""),
+                "1 − %d × %s × %s mm / (%s × %s mm)"
+                        .formatted(
+                                cut.pieces(),
+                                fixed(cut.alongMm(), 1),
+                                fixed(cut.acrossMm(), 1),
+                                plain(cut.lengthMm()),
+                                plain(cut.widthMm())),
+                GEOMETRY,
+                care && stack.bar().body() instanceof Body.Slab ? dividing(cut) : null);
+    }
+
+    /** Pieces nearest to the designed ones that leave nothing but trim and kerf. */
+    private static Change dividing(SlabCut cut) {
+        double along = dividing(cut.lengthMm(), cut.alongMm(), cut.kerfMm(), cut.trimMm());
+        double across = dividing(cut.widthMm(), cut.acrossMm(), cut.kerfMm(), cut.trimMm());
+        double length = cut.turned() ? across : along;
+        double width = cut.turned() ? along : across;
+        return new Change(
+                "Pieces of %s × %s mm".formatted(plain(length), plain(width)),
+                Map.of("body.pieceLengthMm", plain(length), "body.pieceWidthMm", plain(width)));
+    }
+
+    private static double dividing(double side, double piece, double kerf, double trim) {
+        double room = side - 2 * trim + kerf;
+        double best = 0;
+        int fewer = (int) Math.max(1, Math.floor(room / (piece + kerf)));
+        for (int n = fewer; n <= fewer + 1; n++) {
+            double of = Math.floor((room / n - kerf) * 10) / 10;
+            if (Math.abs(of - piece) < Math.abs(best - piece)) {
+                best = of;
+            }
+        }
+        return best;
+    }
+
+    /** What the dipping bowl must hold; it comes back. */
+    private void bowl() {
+        Double bowl = stack.bar().bowlMm();
+        List<StackLayer> coats = stack.all(LayerKind.COAT);
+        if (bowl == null || coats.isEmpty()) {
+            return;
+        }
+        StackLayer coat = coats.get(coats.size() - 1);
+        double height = CrossSection.across(stack).depthMm() + BOWL_OVER_MM;
+        double grams = Math.PI
+                / 4
+                * bowl
+                * bowl
+                * height
+                / MM3_PER_ML
+                * coat.material().densityGramsPerMl();
+        calls.add(
+                Weight.GOOD_TO_KNOW,
+                "bowl-depth",
+                "The bowl must hold %s mm of %s to dip in: %s g beyond what the pieces take. It comes back."
+                        .formatted(fixed(height, 0), coat.name(), fixed(grams, 0)),
+                "π/4 × (%s mm)² × (piece %s mm + 10 mm) × %s g/mL"
+                        .formatted(
+                                plain(bowl),
+                                fixed(height - BOWL_OVER_MM, 1),
+                                fixed(coat.material().densityGramsPerMl(), 2)),
+                PRACTICE);
+    }
+}

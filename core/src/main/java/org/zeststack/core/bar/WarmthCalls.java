@@ -1,0 +1,188 @@
+package org.zeststack.core.bar;
+
+import static org.zeststack.core.bar.BarCalls.PRACTICE;
+import static org.zeststack.core.bar.BarCalls.set;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.Map;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.temper.TemperWindow;
+
+/** Temperatures at which layers meet, and what the finish of the couverture means. */
+final class WarmthCalls {
+
+    /** A set shell bears this much less than the top of its couverture's working window (common practice, no source). */
+    private static final double SHELL_BELOW_WINDOW_KELVIN = 2;
+
+    private static final double KEPT_COLD_SHELL_CELSIUS = 22;
+    private static final double CENTRE_LEAST_CELSIUS = 16;
+    private static final double CENTRE_GREATEST_CELSIUS = 25;
+    private static final double CENTRE_USUAL_CELSIUS = 20;
+    private static final double COMPOUND_GREATEST_CELSIUS = 45;
+
+    /** A bowl that melts a caramel centre's surface (common practice, no source). */
+    private static final double CARAMEL_BEARS_CELSIUS = 36;
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private WarmthCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    static void add(BarCalls calls) {
+        WarmthCalls own = new WarmthCalls(calls);
+        own.poured();
+        own.centre();
+        own.bowl();
+        own.finish();
+    }
+
+    private boolean tempered() {
+        return stack.bar().finish() == Bar.Finish.TEMPERED;
+    }
+
+    private void poured() {
+        StackLayer shell = stack.first(LayerKind.SHELL)
+                .filter(s -> s.material().isChocolate())
+                .orElse(null);
+        if (shell == null) {
+            return;
+        }
+        double bears = tempered()
+                ? TemperWindow.of(shell.material().chocolate()).work().greatest() - SHELL_BELOW_WINDOW_KELVIN
+                : KEPT_COLD_SHELL_CELSIUS;
+        for (StackLayer filling : stack.all(LayerKind.FILLING)) {
+            Double celsius = filling.design().celsius();
+            if (celsius != null && celsius > bears) {
+                calls.add(
+                        Weight.WILL_FAIL,
+                        "poured-warm",
+                        "%s at %s °C melts the shell. Let it cool to %s °C."
+                                .formatted(filling.name(), plain(celsius), plain(bears)),
+                        "a set shell of %s bears about %s °C".formatted(shell.name(), plain(bears)),
+                        PRACTICE,
+                        set(filling, "celsius", Math.floor(bears), "Fill at " + plain(Math.floor(bears)) + " °C"));
+            }
+        }
+    }
+
+    private void centre() {
+        Double centre = stack.bar().centreCelsius();
+        if (centre == null || stack.all(LayerKind.COAT).isEmpty()) {
+            return;
+        }
+        Change change = new Change(
+                "Coat centres at " + plain(CENTRE_USUAL_CELSIUS) + " °C",
+                Map.of("centreCelsius", plain(CENTRE_USUAL_CELSIUS)));
+        if (centre < CENTRE_LEAST_CELSIUS) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "centre-cold",
+                    "Centres at %s °C: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s °C."
+                            .formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS), plain(CENTRE_GREATEST_CELSIUS)),
+                    "%s °C < %s °C".formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS)),
+                    PRACTICE,
+                    change);
+        } else if (centre > CENTRE_GREATEST_CELSIUS) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "centre-warm",
+                    "Centres at %s °C: the coat loses its temper and blooms. Bring them to %s to %s °C."
+                            .formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS), plain(CENTRE_GREATEST_CELSIUS)),
+                    "%s °C > %s °C".formatted(plain(centre), plain(CENTRE_GREATEST_CELSIUS)),
+                    PRACTICE,
+                    change);
+        }
+    }
+
+    private void bowl() {
+        boolean caramel =
+                stack.all(LayerKind.FILLING).stream().anyMatch(f -> f.material().family() == Family.Kind.CARAMEL);
+        for (StackLayer coat : stack.all(LayerKind.COAT)) {
+            Double celsius = coat.design().celsius();
+            if (celsius == null) {
+                continue;
+            }
+            boolean chocolate = tempered() && coat.material().isChocolate();
+            double most = chocolate
+                    ? TemperWindow.of(coat.material().chocolate()).work().greatest()
+                    : COMPOUND_GREATEST_CELSIUS;
+            double bears = caramel ? Math.min(most, CARAMEL_BEARS_CELSIUS) : most;
+            if (celsius > bears) {
+                calls.add(
+                        Weight.WILL_FAIL,
+                        "bowl-hot",
+                        "A bowl at %s °C %s. Work at %s °C or below."
+                                .formatted(
+                                        plain(celsius),
+                                        chocolate ? "is out of temper" : "melts the centre",
+                                        plain(bears)),
+                        "%s °C > %s °C".formatted(plain(celsius), plain(bears)),
+                        PRACTICE,
+                        set(coat, "celsius", bears, "Bowl at " + plain(bears) + " °C"));
+            }
+        }
+    }
+
+    private void finish() {
+        Bar bar = stack.bar();
+        boolean couverture = stack.layers().stream()
+                .anyMatch(l -> l.outside() && l.material().isChocolate());
+        boolean compound = stack.layers().stream()
+                .anyMatch(l -> l.outside() && l.material().compound());
+        switch (bar.finish()) {
+            case KEPT_COLD -> keptCold(bar);
+            case COMPOUND -> {
+                if (couverture) {
+                    calls.add(
+                            Weight.TAKE_CARE,
+                            "finish-differs",
+                            "The finish says compound coating, but couverture is laid outside: it must be tempered or kept cold.",
+                            "couverture sets well only from its stable crystals",
+                            PRACTICE);
+                }
+                calls.add(
+                        Weight.GOOD_TO_KNOW,
+                        "finish",
+                        "Compound coating needs no temper and bears the room; it snaps less, and it may not be called chocolate.",
+                        "no cocoa butter to temper",
+                        PRACTICE);
+            }
+            case TEMPERED -> {
+                if (compound && !couverture) {
+                    calls.add(
+                            Weight.TAKE_CARE,
+                            "finish-differs",
+                            "The finish says tempered, but all that is outside is compound: there is nothing to temper.",
+                            "compound sets by itself",
+                            PRACTICE,
+                            new Change("Finish: compound coating", Map.of("finish", Bar.Finish.COMPOUND.name())));
+                }
+            }
+        }
+    }
+
+    private void keptCold(Bar bar) {
+        if (bar.storage() != Bar.Storage.FRIDGE) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "finish-storage",
+                    "Melted and not tempered, it blooms within days unless it stays in the refrigerator.",
+                    "kept: " + bar.storage().words(),
+                    PRACTICE,
+                    new Change("Keep in the refrigerator", Map.of("storage", Bar.Storage.FRIDGE.name())));
+        }
+        boolean moulded = stack.frame() instanceof Frame.Moulded;
+        calls.add(
+                moulded ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "finish",
+                "Not tempered: dull, soft to the finger%s, and it sweats when it comes out of the cold."
+                        .formatted(moulded ? ", hard to release" : ""),
+                "%s".formatted(moulded ? "couverture that is not tempered hardly contracts" : "no stable crystals"),
+                PRACTICE);
+    }
+}

@@ -1,0 +1,168 @@
+package org.zeststack.web.bar;
+
+import static org.zeststack.web.form.FormInput.shown;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.core.slab.Cutters;
+import org.zeststack.core.slab.SlabCut;
+import org.zeststack.web.form.FormInput;
+
+/** Fields of what carries a bar's stack, {@code body.kind} and so on; lengths may be typed in mm, cm or inches. */
+final class BodyFields {
+
+    /** What carries the stack. */
+    enum Kind {
+        MOULD,
+        SLAB,
+        TRAY,
+        SHAPED,
+        SHEET
+    }
+
+    private static final Range ANY = new Range(0, 100_000, "mm");
+    private static final double MM_PER_INCH = 25.4;
+
+    private BodyFields() {}
+
+    static void put(Map<String, String> fields, Body body) {
+        if (body instanceof Body.Moulded m) {
+            fields.put("body.kind", Kind.MOULD.name());
+            fields.put("body.mould", String.valueOf(m.mould()));
+            fields.put("body.halves", m.halves() ? "yes" : "");
+        } else if (body instanceof Body.Slab s) {
+            fields.put("body.kind", Kind.SLAB.name());
+            sides(fields, s.lengthMm(), s.widthMm());
+            fields.put("body.pieceLengthMm", shown(s.pieceLengthMm()));
+            fields.put("body.pieceWidthMm", shown(s.pieceWidthMm()));
+            fields.put("body.kerfMm", shown(s.kerfMm()));
+            fields.put("body.trimMm", shown(s.trimMm()));
+            fields.put("body.cornerMm", shown(s.cornerMm()));
+        } else if (body instanceof Body.Tray t) {
+            fields.put("body.kind", Kind.TRAY.name());
+            sides(fields, t.lengthMm(), t.widthMm());
+            fields.put("body.strips", String.valueOf(t.strips()));
+            fields.put("body.perStrip", String.valueOf(t.perStrip()));
+            fields.put("body.kerfMm", shown(t.kerfMm()));
+            fields.put("body.trimMm", shown(t.trimMm()));
+        } else if (body instanceof Body.Shaped s) {
+            fields.put("body.kind", Kind.SHAPED.name());
+            fields.put("body.form", s.form().name());
+            sides(fields, s.lengthMm(), s.widthMm());
+            fields.put("body.heightMm", shown(s.heightMm()));
+            fields.put("body.grams", s.grams() == 0 ? "" : shown(s.grams()));
+        } else if (body instanceof Body.Sheet s) {
+            fields.put("body.kind", Kind.SHEET.name());
+            sides(fields, s.lengthMm(), s.widthMm());
+            fields.put("body.cutter", s.round() ? "round" : "square");
+            fields.put(
+                    "body.cuttersMm",
+                    s.cuttersMm().stream().map(FormInput::shown).collect(Collectors.joining("; ")));
+            fields.put("body.gapMm", shown(s.gapMm()));
+        }
+    }
+
+    private static void sides(Map<String, String> fields, double length, double width) {
+        fields.put("body.lengthMm", shown(length));
+        fields.put("body.widthMm", shown(width));
+    }
+
+    /** Reads a body; null with faults noted where it is none. */
+    static Body read(FormInput form) {
+        Kind kind = form.choice("body.kind", Kind.class);
+        if (kind == null) {
+            return null;
+        }
+        return switch (kind) {
+            case MOULD -> mould(form);
+            case SLAB ->
+                new Body.Slab(
+                        mm(form, "body.lengthMm", SlabCut.SLAB_MM),
+                        mm(form, "body.widthMm", SlabCut.SLAB_MM),
+                        mm(form, "body.pieceLengthMm", SlabCut.PIECE_MM),
+                        mm(form, "body.pieceWidthMm", SlabCut.PIECE_MM),
+                        or(form, "body.kerfMm", SlabCut.KERF_MM),
+                        or(form, "body.trimMm", SlabCut.TRIM_MM),
+                        or(form, "body.cornerMm", Body.CORNER_MM));
+            case TRAY ->
+                new Body.Tray(
+                        mm(form, "body.lengthMm", SlabCut.SLAB_MM),
+                        mm(form, "body.widthMm", SlabCut.SLAB_MM),
+                        form.whole("body.strips", SlabCut.COUNT),
+                        form.whole("body.perStrip", SlabCut.COUNT),
+                        or(form, "body.kerfMm", SlabCut.KERF_MM),
+                        or(form, "body.trimMm", SlabCut.TRIM_MM));
+            case SHAPED -> shaped(form);
+            case SHEET ->
+                new Body.Sheet(
+                        mm(form, "body.lengthMm", SlabCut.SLAB_MM),
+                        mm(form, "body.widthMm", SlabCut.SLAB_MM),
+                        !form.text("body.cutter").equals("square"),
+                        cutters(form),
+                        or(form, "body.gapMm", SlabCut.KERF_MM));
+        };
+    }
+
+    private static Body mould(FormInput form) {
+        String id = form.text("body.mould");
+        if (!id.matches("[0-9]{1,15}")) {
+            form.add(Fault.of("body.mould", id, "Choose a mould."));
+            return null;
+        }
+        return new Body.Moulded(Long.parseLong(id), form.text("body.halves").equals("yes"));
+    }
+
+    private static Body shaped(FormInput form) {
+        Body.Form of = form.choice("body.form", Body.Form.class);
+        if (of == null) {
+            return null;
+        }
+        double grams = form.has("body.grams") ? form.number("body.grams", Body.GRAMS) : 0;
+        boolean byMass = form.has("body.grams");
+        double length = of == Body.Form.BALL || byMass ? 0 : mm(form, "body.lengthMm", Body.SIDE_MM);
+        double width = of == Body.Form.BALL && byMass ? 0 : mm(form, "body.widthMm", Body.SIDE_MM);
+        double height = of == Body.Form.BLOCK ? mm(form, "body.heightMm", Body.SIDE_MM) : 0;
+        return new Body.Shaped(of, length, width, height, grams);
+    }
+
+    private static List<Double> cutters(FormInput form) {
+        List<Double> sizes = new ArrayList<>();
+        for (String size : form.text("body.cuttersMm").split("[;\\s]+")) {
+            if (!size.isBlank()) {
+                FormInput one = FormInput.of(Map.of("body.cuttersMm", size));
+                sizes.add(mm(one, "body.cuttersMm", Cutters.DIAMETER_MM));
+                form.addAll(one.faults());
+            }
+        }
+        if (sizes.isEmpty()) {
+            form.add(Fault.of("body.cuttersMm", "", "Write one size, or several from the bottom up: 60; 50; 40."));
+        }
+        return sizes;
+    }
+
+    private static double or(FormInput form, String field, Range range) {
+        return form.has(field) ? mm(form, field, range) : 0;
+    }
+
+    /** A length in mm, or with cm or in behind it; what stands in the field is put into mm. */
+    static double mm(FormInput form, String field, Range range) {
+        String typed = form.text(field).strip();
+        String number = typed.replaceFirst("(?i)\\s*(mm|cm|in|inch|inches|\")$", "");
+        double each = typed.matches("(?i).*(in|inch|inches|\")") ? MM_PER_INCH : typed.matches("(?i).*cm") ? 10 : 1;
+        if (number.equals(typed)) {
+            return form.number(field, range);
+        }
+        FormInput own = FormInput.of(Map.of(field, number));
+        double mm = each * own.number(field, ANY);
+        if (own.faulty() || !range.holds(mm)) {
+            form.add(own.faulty() ? own.faults().get(0) : Fault.outside(field, shown(mm) + " mm", range));
+            return Double.NaN;
+        }
+        return mm;
+    }
+}

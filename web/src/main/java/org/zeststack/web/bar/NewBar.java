@@ -1,0 +1,96 @@
+package org.zeststack.web.bar;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.workshop.Vessel;
+import org.zeststack.store.Saved;
+import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.shelf.Names;
+import org.zeststack.web.shelf.Shelf;
+
+/** A new bar in three choices: its build, what it is made in, and what it is mainly made of. */
+@Component
+class NewBar {
+
+    private static final double SHEET_MM = 300;
+    private static final double SHEET_WIDTH_MM = 200;
+
+    private final WorkshopStore workshop;
+    private final Shelf shelf;
+    private final Names names;
+
+    NewBar(WorkshopStore workshop, Shelf shelf, Names names) {
+        this.workshop = workshop;
+        this.shelf = shelf;
+        this.names = names;
+    }
+
+    /** Frames and trays. */
+    List<Saved<Vessel>> flat() {
+        return workshop.vessels().stream()
+                .filter(v -> !v.content().kind().holdsLitres())
+                .toList();
+    }
+
+    List<NamedFormula> formulas() {
+        return shelf.current();
+    }
+
+    /** The bar chosen; empty with faults noted where a choice is missing or does not go with the build. */
+    Optional<Bar> read(FormInput form) {
+        Build build = form.choice("build", Build.class);
+        if (build == null) {
+            return Optional.empty();
+        }
+        Body body = body(build, form);
+        String typed = form.text("material.ingredient").strip();
+        String usual = build == Build.OPEN ? "couverture-dark-62" : build == Build.SHAPED ? "marzipan" : "gianduja";
+        String of = typed.isEmpty()
+                ? usual
+                : names.slug(typed, form.text("material.slug")).orElse(null);
+        if (of == null) {
+            form.add(Fault.of(
+                    "material.ingredient",
+                    typed,
+                    "\u201c%s\u201d is neither in the store room nor a formula.".formatted(typed)));
+        }
+        return form.build(() -> StartingBars.of(build, body, of));
+    }
+
+    private Body body(Build build, FormInput form) {
+        String in = form.text("madeIn");
+        if (build == Build.SHAPED) {
+            return new Body.Shaped(Body.Form.BALL, 0, 0, 0, 12);
+        }
+        if (in.startsWith("mould-") && (build == Build.MOULDED || build == Build.OPEN)) {
+            String id = in.substring("mould-".length());
+            boolean known = id.matches("[0-9]{1,15}")
+                    && workshop.mould(Long.parseLong(id)).isPresent();
+            if (known) {
+                return new Body.Moulded(Long.parseLong(id), false);
+            }
+        }
+        if (build == Build.MOULDED) {
+            form.add(Fault.of("madeIn", in, "A moulded bar is made in a mould: choose one."));
+            return null;
+        }
+        Optional<Vessel> vessel = flat().stream()
+                .filter(v -> in.equals("vessel-" + v.id()))
+                .map(Saved::content)
+                .findFirst();
+        double length = vessel.map(Vessel::lengthMm).orElse(SHEET_MM);
+        double width = vessel.map(Vessel::widthMm).orElse(SHEET_WIDTH_MM);
+        return switch (build) {
+            case SLAB -> new Body.Slab(length, width, Math.min(60, length), Math.min(25, width), 1, 5, 0);
+            case TRAY -> new Body.Tray(length, width, 4, 10, 1, 0);
+            default -> new Body.Sheet(length, width, true, List.of(Math.min(50, Math.min(length, width))), 2);
+        };
+    }
+}

@@ -1,0 +1,23 @@
+/** A new bar: what it can be made in follows its build. */
+
+import { suggest } from './suggest.js';
+
+const form = document.getElementById('new-bar');
+
+function fitting() {
+  const build = form.elements.build.value;
+  for (const label of form.querySelectorAll('[data-for]')) {
+    label.hidden = !label.dataset.for.split(' ').includes(build);
+    if (label.hidden) {
+      label.querySelector('input').checked = false;
+    }
+  }
+  const shown = [...form.querySelectorAll('[data-for]:not([hidden]) input')];
+  if (shown.length && !shown.some((input) => input.checked)) {
+    shown[0].checked = true;
+  }
+}
+
+form.addEventListener('change', (event) => event.target.name === 'build' && fitting());
+suggest(form, () => {});
+fitting();
