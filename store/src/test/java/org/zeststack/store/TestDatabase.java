@@ -21,6 +21,14 @@ public final class TestDatabase {
         this.url = url;
     }
 
+    /** A new database with nothing in it. */
+    public static synchronized TestDatabase empty() {
+        fresh();
+        String name = "test_" + NUMBER.incrementAndGet();
+        server.execute(PrivatePostgres.NAME, "create database " + name);
+        return new TestDatabase(server.url(name));
+    }
+
     /** A new migrated database. */
     public static synchronized TestDatabase fresh() {
         if (server == null) {

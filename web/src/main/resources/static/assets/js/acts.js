@@ -1,5 +1,6 @@
 /** Buttons that act on a form without leaving its page; nothing is saved by them, and every change can be undone. */
 
+import { drawnAgain } from './recompute.js';
 import { fragment, replaceLive } from './talk.js';
 
 const MOST_STEPS = 100;
@@ -59,6 +60,7 @@ export function acting(form, how = {}) {
     const answer = await posted(name, sent);
     // What was typed while the answer was on its way is put back afterwards.
     const typed = what ? [] : fields().filter(([field, value]) => before.get(field) !== value);
+    drawnAgain();
     replaceLive(answer);
     for (const fresh of answer.querySelectorAll(`#${form.id} [name]`)) {
       const here = [...form.elements].find((e) => e.name === fresh.name && (fresh.type !== 'radio' || e.value === fresh.value));

@@ -2,6 +2,13 @@
 
 import { fragment, latest, replaceLive } from './talk.js';
 
+let drawings = 0;
+
+/** Notes that the whole page was drawn again: answers still on their way are out of date. */
+export function drawnAgain() {
+  drawings += 1;
+}
+
 /**
  * @param {HTMLFormElement} form with data-compute
  * @param {(answer: DocumentFragment) => void} [done]
@@ -9,7 +16,13 @@ import { fragment, latest, replaceLive } from './talk.js';
  */
 export function recompute(form, done) {
   const ask = latest(async () => {
+    const before = drawings;
     const answer = await fragment(form.dataset.compute, new FormData(form));
+    if (before !== drawings) {
+      // The page was drawn again meanwhile: this answer is about what stood there before.
+      ask();
+      return;
+    }
     showFaults(form, answer);
     done?.(answer);
     replaceLive(answer);

@@ -1,5 +1,8 @@
 package org.zeststack.web;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.BoundingBox;
 import java.net.CookieManager;
 import java.net.URI;
 import java.net.URLEncoder;
@@ -13,6 +16,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -24,9 +28,10 @@ import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.TestDatabase;
-import org.zeststack.store.design.Designs;
-import org.zeststack.web.bar.BarWorkings;
+import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.bar.Assembling;
 import org.zeststack.web.demo.DemoPeople;
 
 /** Measures as ratios within one run. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */
@@ -37,6 +42,7 @@ public class Bench {
     private static final int TURNS = 4;
     private static final int SECONDS = 2;
     private static final int HANDS = 8;
+    private static final int DRAG_SECONDS = 5;
 
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
@@ -53,8 +59,8 @@ public class Bench {
             HttpRequest bare = HttpRequest.newBuilder(URI.create(app.url() + "/bench/clock"))
                     .build();
             HttpRequest page =
-                    HttpRequest.newBuilder(URI.create(app.url() + "/bars/4")).build();
-            HttpRequest recompute = HttpRequest.newBuilder(URI.create(app.url() + "/bars/4/compute"))
+                    HttpRequest.newBuilder(URI.create(app.url() + "/bars/5")).build();
+            HttpRequest recompute = HttpRequest.newBuilder(URI.create(app.url() + "/bars/5/compute"))
                     .header("Content-Type", "application/x-www-form-urlencoded")
                     .POST(BodyPublishers.ofString(barForm))
                     .build();
@@ -67,8 +73,9 @@ public class Bench {
             HttpRequest search = HttpRequest.newBuilder(URI.create(app.url() + "/store-room/search?q=couv"))
                     .header("X-Requested-With", "fetch")
                     .build();
+            HttpRequest assemble = api(app, "/api/v1/bar/assemble", SEVEN);
             HttpRequest parse = api(app, "/api/v1/formula/parse", PARSE);
-            for (HttpRequest request : List.of(bare, page, recompute, bareApi, formula, search, parse)) {
+            for (HttpRequest request : List.of(bare, page, recompute, bareApi, formula, search, parse, assemble)) {
                 perSecond(request);
             }
             double bareRate = perSecond(bare);
@@ -82,7 +89,13 @@ public class Bench {
             say("bare interface call to recompute of a 25-line formula, rate ratio", ratio(bareApi, formula));
             say("bare interface call to library search per keystroke, rate ratio", ratio(bareApi, search));
             say("bare interface call to reading 12 household lines, rate ratio", ratio(bareApi, parse));
+            say("bare interface call to assembling a bar of 7 layers, rate ratio", ratio(bareApi, assemble));
             core(app);
+            Page drag = app.signedIn("runa");
+            double stubbed = median(drag, true);
+            double real = median(drag, false);
+            say("frames over 50 ms in a drag with the recompute stubbed, per cent", stubbed);
+            say("frames over 50 ms in a drag, per cent", real);
         }
         say("start-up seconds", startUp());
     }
@@ -143,21 +156,76 @@ public class Bench {
         return form(fields);
     }
 
+    /** The form of a demo bar as its page would post it. */
     private String barForm(TestApp app) throws Exception {
-        Matcher csrf = META.matcher(get(app.url() + "/bars/4"));
+        Map<String, String> fields = new java.util.LinkedHashMap<>();
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/5");
+        @SuppressWarnings("unchecked")
+        List<List<String>> entries = (List<List<String>>) page.evaluate(
+                "() => [...new FormData(document.getElementById('bar'))].map(([n, v]) => [n, String(v)])");
+        page.context().close();
+        entries.forEach(e -> fields.put(e.get(0), e.get(1)));
+        Matcher csrf = META.matcher(get(app.url() + "/bars/5"));
         csrf.find();
-        return form(Map.ofEntries(
-                Map.entry("_csrf", csrf.group(1)),
-                Map.entry("mould", "1"),
-                Map.entry("shell", "couverture-dark-66"),
-                Map.entry("shellMm", "1.6"),
-                Map.entry("back", "couverture-dark-66"),
-                Map.entry("backMm", "1.9"),
-                Map.entry("backLeastMm", "1"),
-                Map.entry("backGreatestMm", "2.8"),
-                Map.entry("filling.0.formula", "1-v2"),
-                Map.entry("filling.0.depthMm", "6.2"),
-                Map.entry("filling.1.formula", "2-v1")));
+        fields.put("_csrf", csrf.group(1));
+        return form(fields);
+    }
+
+    /** A bar of seven layers in a mould of the workshop. */
+    private static final String SEVEN = """
+            {"build": "moulded", "body": {"kind": "mould", "mould": 1},
+             "layers": [{"kind": "decoration", "of": "coloured-butter-red", "by": "milligrams", "amount": 60},
+                        {"kind": "shell", "of": "couverture-dark-66", "by": "mm", "amount": 1.6},
+                        {"kind": "filling", "of": "formula:1:2", "by": "mm", "amount": 3},
+                        {"kind": "inclusion", "of": "hazelnut-roasted", "by": "pieces", "amount": 3, "eachGrams": 1.1},
+                        {"kind": "insert", "of": "rye-wafer", "by": "mm", "lengthMm": 80, "widthMm": 14, "heightMm": 2.5,
+                         "sinkMm": 0.5, "mixOf": "cocoa-butter", "mixFraction": 0.15},
+                        {"kind": "filling", "of": "formula:2:1", "by": "rest"},
+                        {"kind": "back", "of": "couverture-milk-38", "by": "mm", "amount": 1.8}]}
+            """;
+
+    /**
+     * Drags the back up and down at 60 moves a second for a few seconds.
+     *
+     * @return frames that took more than 50 ms, in per cent of all
+     */
+    private static double slowFrames(Page page, boolean stubbed) {
+        page.unroute("**/compute");
+        page.navigate("/bars/4");
+        if (stubbed) {
+            page.route("**/compute", route -> route.fulfill(new Route.FulfillOptions().setBody("")));
+        }
+        BoundingBox box =
+                page.locator(".handle[data-field='layer.3.amount'] .knob").boundingBox();
+        double x = box.x + box.width / 2;
+        double y = box.y + box.height / 2;
+        page.mouse().move(x, y);
+        page.mouse().down();
+        page.evaluate("() => { window.frames_ = []; let last = performance.now();"
+                + " const f = (t) => { window.frames_.push(t - last); last = t; requestAnimationFrame(f); };"
+                + " requestAnimationFrame(f); }");
+        long began = System.nanoTime();
+        int moves = DRAG_SECONDS * 60;
+        for (int i = 0; i < moves; i++) {
+            page.mouse().move(x, y + 22 * Math.sin(i / 12.0));
+            long due = began + (i + 1) * TimeUnit.SECONDS.toNanos(1) / 60;
+            while (System.nanoTime() < due) {
+                Thread.onSpinWait();
+            }
+        }
+        page.mouse().up();
+        Object share = page.evaluate("() => 100 * window.frames_.filter((f) => f > 50).length / window.frames_.length");
+        return ((Number) share).doubleValue();
+    }
+
+    private static double median(Page page, boolean stubbed) {
+        double[] runs = new double[3];
+        for (int i = 0; i < runs.length; i++) {
+            runs[i] = slowFrames(page, stubbed);
+        }
+        java.util.Arrays.sort(runs);
+        return runs[1];
     }
 
     private String get(String url) throws Exception {
@@ -205,23 +273,46 @@ public class Bench {
     }
 
     private static void core(TestApp app) {
-        @SuppressWarnings("unchecked")
-        Designs<Bar> bars = (Designs<Bar>) app.beanNamed("bars");
-        var worked =
-                app.bean(BarWorkings.class).work(bars.draft(4).orElseThrow().content());
-        Bar bar = worked.stack().bar();
+        Mould mould = app.bean(WorkshopStore.class).mould(1).orElseThrow().content();
+        BarStack worked = app.bean(Assembling.class).assemble(seven(), Optional.of(mould));
+        Bar bar = worked.bar();
         int rounds = 0;
         double sum = 0;
         for (int phase = 0; phase < 2; phase++) {
             long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(2);
             rounds = 0;
             while (System.nanoTime() < end) {
-                BarStack stack = BarStack.of(bar, worked.stack().parts());
+                BarStack stack = BarStack.of(bar, worked.parts());
                 sum += stack.pieceGrams() + stack.calls().size();
                 rounds++;
             }
         }
-        say("recomputes per second in the core on one thread", sum > 0 ? rounds / 2.0 : 0);
+        say("assembles of 7 layers with their calls per second in the core on one thread", sum > 0 ? rounds / 2.0 : 0);
+    }
+
+    private static Map<String, String> seven() {
+        String[] layers = {
+            "DECORATION coloured-butter-red MILLIGRAMS 60",
+            "SHELL couverture-dark-66 MM 1.6",
+            "FILLING formula:1:2 MM 3",
+            "INCLUSION hazelnut-roasted PIECES 3",
+            "INSERT rye-wafer MM 0",
+            "FILLING formula:2:1 REST 0",
+            "BACK couverture-milk-38 MM 1.8",
+        };
+        Map<String, String> fields =
+                new java.util.LinkedHashMap<>(Map.of("build", "MOULDED", "body.kind", "MOULD", "body.mould", "1"));
+        for (int i = 0; i < layers.length; i++) {
+            String[] words = layers[i].split(" ");
+            String f = "layer." + i + ".";
+            fields.put(f + "kind", words[0]);
+            fields.put(f + "slug", words[1]);
+            fields.put(f + "by", words[2]);
+            fields.put(f + "amount", words[3]);
+        }
+        fields.put("layer.3.eachGrams", "1.1");
+        fields.putAll(Map.of("layer.4.lengthMm", "80", "layer.4.widthMm", "14", "layer.4.heightMm", "2.5"));
+        return fields;
     }
 
     /** From the start of the packed application on a migrated database to its first answer. */

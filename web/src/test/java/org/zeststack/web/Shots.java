@@ -61,7 +61,9 @@ public class Shots {
             shoot(owner, "/store-room/lots/9", "lot");
             pasted(owner);
             scaled(owner);
-            shoot(owner, "/bars/4", "bar");
+            shoot(owner, "/bars/15", "bar");
+            shoot(owner, "/bars/16", "bar-slab");
+            shoot(owner, "/bars/new", "bar-new");
             shoot(owner, "/runs", "runs");
             shoot(owner, "/runs/5", "run-sheet");
             shoot(owner, "/ledger", "ledger");

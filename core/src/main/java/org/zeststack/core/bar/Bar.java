@@ -7,6 +7,7 @@ import java.util.Set;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 
 /**
@@ -168,6 +169,13 @@ public record Bar(
             }
             if (layer.kind() == LayerKind.INSERT && layer.insert() == null) {
                 faults.add(Fault.of(field + "lengthMm", "", "Give the insert its size."));
+            }
+            if (layer.leastMm() != null && layer.greatestMm() != null && layer.leastMm() > layer.greatestMm()) {
+                faults.add(Fault.of(
+                        field + "leastMm",
+                        Numbers.plain(layer.leastMm()),
+                        "The least of %s mm is above the greatest of %s mm."
+                                .formatted(Numbers.plain(layer.leastMm()), Numbers.plain(layer.greatestMm()))));
             }
             if (layer.by() == BarLayer.By.REST) {
                 rests.add(i);

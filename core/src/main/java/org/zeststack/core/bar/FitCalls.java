@@ -55,22 +55,28 @@ final class FitCalls {
 
     private void room() {
         boolean closed = stack.first(LayerKind.BACK).isPresent();
-        if (frame.lackingMl() > SMALL_ML || squeezed()) {
+        if (frame.lackingMl() > SMALL_ML) {
             String what = lastFilling().map(StackLayer::name).orElse("What is laid in");
             double density =
                     lastFilling().map(l -> l.material().densityGramsPerMl()).orElse(1.0);
-            double over = frame.lackingMl() * density;
             calls.add(
                     Weight.WILL_FAIL,
                     "does-not-fit",
-                    over > 0
-                            ? "It does not fit: %s less %s leaves the room that the others want."
-                                    .formatted(grams(over), what)
-                            : "It does not fit: the layers are together higher than the inside. Take one thinner.",
+                    "It does not fit: %s less %s leaves the room that the others want."
+                            .formatted(grams(frame.lackingMl() * density), what),
                     "the layers want %s mL more than the %s mL inside"
                             .formatted(
                                     fixed(frame.lackingMl(), 2),
                                     fixed(frame.inside().volumeMl(), 2)),
+                    GEOMETRY);
+        } else if (frame.lackingMm() > SMALL_MM || nothingLeft()) {
+            double inside = frame.inside().topMm() - frame.inside().floorMm();
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "does-not-fit",
+                    "It does not fit: the layers are %s higher than the inside, and nothing is left for what takes the rest."
+                            .formatted(mm(frame.lackingMm())),
+                    "layers %s mm > inside %s mm".formatted(fixed(inside + frame.lackingMm(), 1), fixed(inside, 1)),
                     GEOMETRY);
         } else if (frame.emptyMm() > SMALL_MM && (closed || stack.bar().build() == Build.MOULDED)) {
             double ml = frame.inside()
@@ -97,19 +103,9 @@ final class FitCalls {
         }
     }
 
-    /** Whether a layer given in mm or taking the rest was left without room. */
-    private boolean squeezed() {
-        for (StackLayer layer : stack.layers()) {
-            boolean level = layer.kind().level();
-            double wanted = layer.design().amount() * layer.design().repeat();
-            if (level && layer.design().by() == BarLayer.By.MM && layer.thicknessMm() < wanted - SMALL_MM) {
-                return true;
-            }
-            if (level && layer.design().by() == BarLayer.By.REST && layer.thicknessMm() < 1e-6) {
-                return true;
-            }
-        }
-        return false;
+    /** Whether the layer that takes the rest was left without room. */
+    private boolean nothingLeft() {
+        return stack.layers().stream().anyMatch(l -> l.design().by() == BarLayer.By.REST && l.thicknessMm() < SMALL_ML);
     }
 
     private void back() {

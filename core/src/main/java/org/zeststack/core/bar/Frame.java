@@ -24,7 +24,8 @@ public sealed interface Frame {
      * @param shellMm 0 without a shell
      * @param halves 2 where two shells are joined, else 1
      * @param emptyMm height left free at the opening
-     * @param lackingMl room that the layers want beyond what there is
+     * @param lackingMl room that layers given in grams want beyond what there is
+     * @param lackingMm height that layers given in mm want beyond what there is
      */
     record Moulded(
             Cavity cavity,
@@ -34,6 +35,7 @@ public sealed interface Frame {
             int halves,
             double emptyMm,
             double lackingMl,
+            double lackingMm,
             int rows,
             int columns)
             implements Frame {

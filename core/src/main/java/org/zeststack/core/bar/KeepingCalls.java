@@ -36,13 +36,22 @@ final class KeepingCalls {
         own.spirits();
     }
 
-    private void keeping() {
-        Optional<StackLayer> wettest = stack.layers().stream()
+    private static Optional<StackLayer> wettest(BarStack stack) {
+        return stack.layers().stream()
                 .filter(l ->
                         l.material().waterActivity() != null && !l.material().dry())
                 .max(Comparator.comparing(l -> l.material().waterActivity()));
-        double activity = wettest.map(l -> l.material().waterActivity()).orElse(0.0);
-        ShelfBand band = ShelfBand.of(Math.min(1, activity));
+    }
+
+    /** The band of a bar's wettest layer. */
+    static ShelfBand band(BarStack stack) {
+        return ShelfBand.of(Math.min(
+                1, wettest(stack).map(l -> l.material().waterActivity()).orElse(0.0)));
+    }
+
+    private void keeping() {
+        Optional<StackLayer> wettest = wettest(stack);
+        ShelfBand band = band(stack);
         boolean keptCold = stack.bar().finish() == Bar.Finish.KEPT_COLD;
         String decides = wettest.map(l -> "%s at a_w %s ± 0.03: %s"
                         .formatted(l.name(), fixed(l.material().waterActivity(), 2), band.words()))

@@ -72,6 +72,7 @@ final class MouldedBuild {
                 halves,
                 pour.emptyMm(),
                 pour.lackingMl(),
+                pour.lackingMm(),
                 parts.rows(),
                 parts.columns());
         return new BarStack(

@@ -14,7 +14,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
-import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
@@ -22,7 +21,6 @@ import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Bars: the list, a new one in three choices, the cross-section as the control, the versions. */
@@ -93,7 +91,7 @@ class BarController {
 
     @GetMapping("/bars/{id}")
     String page(@PathVariable long id, Model model) {
-        FormInput form = FormInput.of(fields.of(draft(id)));
+        FormInput form = page.saved(id);
         return page(id, form, page.compute(form), model);
     }
 
@@ -135,7 +133,6 @@ class BarController {
     /** Does what one of the page's buttons says and draws the page again; nothing is saved. */
     @PostMapping("/bars/{id}/act")
     String act(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
-        draft(id);
         FormInput form = FormInput.of(typed);
         BarPage.Computed before = page.compute(FormInput.of(typed));
         acts.act(form.text("act"), form, before.stack(), before.rows());
@@ -155,9 +152,5 @@ class BarController {
         return desk.save(bars, id, form, computed.bar(), fields::of, me, response)
                 ? "redirect:/bars/" + id
                 : page(id, form, computed, model);
-    }
-
-    private Saved<Bar> draft(long id) {
-        return bars.draft(id).orElseThrow(() -> Trouble.missing("This bar"));
     }
 }

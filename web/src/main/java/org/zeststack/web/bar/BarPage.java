@@ -15,8 +15,10 @@ import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Frame;
 import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Trouble;
 
 /** What a bar's form comes to: the stack with its picture, or the faults beside their fields. */
 @Component
@@ -24,11 +26,13 @@ class BarPage {
 
     private static final double SNAP_MM = 3;
 
+    private final Designs<Bar> bars;
     private final BarFields fields;
     private final BarWorkings workings;
     private final WorkshopStore workshop;
 
-    BarPage(BarFields fields, BarWorkings workings, WorkshopStore workshop) {
+    BarPage(Designs<Bar> bars, BarFields fields, BarWorkings workings, WorkshopStore workshop) {
+        this.bars = bars;
         this.fields = fields;
         this.workings = workings;
         this.workshop = workshop;
@@ -53,6 +57,11 @@ class BarPage {
         List<Integer> rows() {
             return read.map(BarFields.Read::rows).orElse(List.of());
         }
+    }
+
+    /** The form of what is saved. */
+    FormInput saved(long id) {
+        return FormInput.of(fields.of(bars.draft(id).orElseThrow(() -> Trouble.missing("This bar"))));
     }
 
     /** Reads and computes a form; every fault stands in it afterwards. */

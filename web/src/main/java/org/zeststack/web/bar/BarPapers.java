@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -30,7 +31,16 @@ class BarPapers {
     @PostMapping("/bars/{id}/drawing.svg")
     String svg(
             @PathVariable long id, @RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
-        FormInput form = FormInput.of(typed);
+        return svg(id, FormInput.of(typed), model, response);
+    }
+
+    /** The drawing of what is saved, for those who only look. */
+    @GetMapping("/bars/{id}/drawing.svg")
+    String savedSvg(@PathVariable long id, Model model, HttpServletResponse response) {
+        return svg(id, page.saved(id), model, response);
+    }
+
+    private String svg(long id, FormInput form, Model model, HttpServletResponse response) {
         BarPage.Computed computed = page.compute(form);
         stack(computed);
         page.show(id, form, computed, model);
@@ -43,7 +53,16 @@ class BarPapers {
     @PostMapping("/bars/{id}/templates.pdf")
     void templates(@PathVariable long id, @RequestParam Map<String, String> typed, HttpServletResponse response)
             throws IOException {
-        FormInput form = FormInput.of(typed);
+        templates(FormInput.of(typed), response);
+    }
+
+    /** The templates of what is saved, for those who only look. */
+    @GetMapping("/bars/{id}/templates.pdf")
+    void savedTemplates(@PathVariable long id, HttpServletResponse response) throws IOException {
+        templates(page.saved(id), response);
+    }
+
+    private void templates(FormInput form, HttpServletResponse response) throws IOException {
         byte[] pdf = PaperTemplate.of(form.text("name"), stack(page.compute(form)));
         response.setContentType("application/pdf");
         response.setHeader(HttpHeaders.CONTENT_DISPOSITION, attachment(form, "pdf"));

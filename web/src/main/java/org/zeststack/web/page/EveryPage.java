@@ -47,7 +47,11 @@ class EveryPage {
         }
         String here = request.getServletPath();
         return STATIONS.stream()
-                .map(s -> new Station(s[0], s[1], here.startsWith(s[0]), s[0].equals("/bench") && !onBench.isEmpty()))
+                .map(s -> new Station(
+                        s[0],
+                        s[1],
+                        here.startsWith(s[0]) || s[0].equals("/bars") && here.startsWith("/boxes"),
+                        s[0].equals("/bench") && !onBench.isEmpty()))
                 .toList();
     }
 

@@ -80,6 +80,7 @@ class SecurityConfiguration {
                         .requestMatchers(
                                 HttpMethod.POST,
                                 "/bars/*/compute",
+                                "/boxes/*/compute",
                                 "/bars/*/act",
                                 "/bars/*/drawing.svg",
                                 "/bars/*/templates.pdf",

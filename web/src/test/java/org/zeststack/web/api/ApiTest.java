@@ -37,10 +37,12 @@ public class ApiTest {
     private final HttpClient client = HttpClient.newHttpClient();
     private final JsonMapper json = new JsonMapper();
     private TestApp app;
+    private Caller caller;
 
     @BeforeClass
     public void open() {
         app = TestApp.demo();
+        caller = new Caller(app);
     }
 
     @AfterClass(alwaysRun = true)
@@ -49,13 +51,7 @@ public class ApiTest {
     }
 
     private HttpResponse<String> post(String path, String token, String body) throws Exception {
-        return client.send(
-                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1" + path))
-                        .header("Content-Type", "application/json")
-                        .header("Authorization", "Bearer " + token)
-                        .POST(BodyPublishers.ofString(body))
-                        .build(),
-                BodyHandlers.ofString());
+        return caller.post(path, token, body);
     }
 
     private static void near(double got, double expected, double tolerance, String why) {
@@ -63,9 +59,7 @@ public class ApiTest {
     }
 
     private JsonNode answer(String path, String body, int status) throws Exception {
-        HttpResponse<String> response = post(path, DemoPeople.TOKEN, body);
-        assertEquals(response.statusCode(), status, response.body());
-        return json.readTree(response.body());
+        return caller.answer(path, body, status);
     }
 
     @DataProvider
@@ -90,7 +84,85 @@ public class ApiTest {
             {"/cavity/tapered", CAVITY.formatted("1.5"), "shellMl", 9.86, 0.02, prismoid},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "fillingLeastGrams", 35.3, 0.1, prismoid},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "fillingGreatestGrams", 43.6, 0.1, prismoid},
+            {
+                "/cavity/half-cylinder",
+                shape("\"lengthMm\":100,\"radiusMm\":10"),
+                "cavityMl",
+                50 * Math.PI / 10,
+                1e-9,
+                "π r² l / 2"
+            },
+            {
+                "/cavity/dome",
+                shape("\"openingRadiusMm\":15,\"depthMm\":15"),
+                "cavityMl",
+                2.25 * Math.PI,
+                1e-9,
+                "2/3 π r³"
+            },
+            {
+                "/cavity/round",
+                shape("\"openingWidthMm\":40,\"floorWidthMm\":30,\"depthMm\":12"),
+                "cavityMl",
+                3.7 * Math.PI,
+                1e-9,
+                "π h (D² + D d + d²) / 12"
+            },
+            {
+                "/cavity/hexagonal",
+                shape("\"openingWidthMm\":40,\"floorWidthMm\":40,\"depthMm\":10"),
+                "cavityMl",
+                8 * Math.sqrt(3),
+                1e-9,
+                "√3/2 w² h"
+            },
+            {
+                "/cavity/half-ellipsoid",
+                shape("\"lengthMm\":60,\"widthMm\":30,\"depthMm\":12"),
+                "cavityMl",
+                3.6 * Math.PI,
+                1e-9,
+                "2/3 π a b c"
+            },
+            {
+                "/slab/cut",
+                "{\"lengthMm\":300,\"widthMm\":240,\"pieceLengthMm\":300,\"pieceWidthMm\":120}",
+                "pieces",
+                2,
+                0,
+                "24 × 30 cm halved: two of 12 × 30 cm, common practice, no source"
+            },
+            {
+                "/slab/cut",
+                "{\"lengthMm\":330.2,\"widthMm\":228.6,\"pieceLengthMm\":57.15,\"pieceWidthMm\":33.02}",
+                "pieces",
+                40,
+                0,
+                "9 × 13 in in four strips of ten, common practice, no source"
+            },
+            {
+                "/slab/cutters",
+                "{\"lengthMm\":100,\"widthMm\":100,\"diameterMm\":10}",
+                "squarePieces",
+                100,
+                0,
+                "ten by ten"
+            },
+            {
+                "/slab/cutters",
+                "{\"lengthMm\":100,\"widthMm\":100,\"diameterMm\":10}",
+                "hexagonalPieces",
+                105,
+                0,
+                "11 staggered rows of ten and nine"
+            },
         };
+    }
+
+    /** A cavity without inside worth speaking of: only its own volume is looked at. */
+    private static String shape(String dimensions) {
+        return "{" + dimensions + ",\"shellMm\":1,\"backMm\":1,\"backLeastMm\":1,\"backGreatestMm\":2,"
+                + "\"shellGramsPerMl\":1.27,\"fillingGramsPerMl\":1.3}";
     }
 
     @Test(dataProvider = "figures")
@@ -128,6 +200,13 @@ public class ApiTest {
                 List.of("/floorWidthMm")
             },
             {"/cavity/tapered", CAVITY.formatted("1.5").replace("\"backMm\":2", "\"backMm\":13"), List.of("/backMm")},
+            {"/cavity/dome", shape("\"openingRadiusMm\":15,\"depthMm\":20"), List.of("/depthMm")},
+            {
+                "/slab/cut",
+                "{\"lengthMm\":100,\"widthMm\":100,\"pieceLengthMm\":300,\"pieceWidthMm\":20}",
+                List.of("/pieceLengthMm")
+            },
+            {"/slab/cutters", "{\"lengthMm\":100,\"widthMm\":100}", List.of("/diameterMm")},
         };
     }
 
@@ -301,7 +380,7 @@ public class ApiTest {
                         .build(),
                 BodyHandlers.ofString());
         JsonNode paths = json.readTree(response.body()).get("paths");
-        assertEquals(paths.size(), 6);
+        assertEquals(paths.size(), 14);
         JsonNode shell = paths.get("/api/v1/cavity/tapered")
                 .at("/post/requestBody/content/application~1json/schema/properties/shellMm");
         assertEquals(shell.get("minimum").doubleValue(), 0.2);

@@ -81,10 +81,14 @@ public class EditingTest {
             {"/formulas/3", "#stopCelsius", "70", "first boiling point"},
             {"/formulas/3", "#stopCelsius", "177", "160 °C"},
             {"/formulas/3", "#stopCelsius", "5", "outside 60 to 200"},
-            {"/bars/4", "#shellMm", "15", "as thick as the cavity is deep"},
-            {"/bars/4", "#shellMm", "", "Write a number"},
-            {"/bars/4", "#backMm", "14.9", "outside"},
-            {"/bars/4", "#backLeastMm", "2.9", "above the greatest"},
+            {"/bars/4", "[name='layer.0.amount']", "15", "as thick as the cavity is deep"},
+            {"/bars/4", "[name='layer.0.amount']", "", "Write a number"},
+            {"/bars/4", "[name='layer.1.amount']", "150", "outside 0 to 100 mm"},
+            {"/bars/4", "[name='layer.3.leastMm']", "2.9", "above the greatest"},
+            {"/bars/4", "[name='layer.1.ingredient']", "moon dust", "neither in the store room nor a formula"},
+            {"/bars/16", "[name='body.pieceLengthMm']", "900", "No piece of 900"},
+            {"/bars/17", "[name='body.strips']", "2.5", "whole number"},
+            {"/bars/4", "#declaredGrams", "0", "outside 1 to 5000 g"},
         };
     }
 
@@ -108,44 +112,51 @@ public class EditingTest {
         Page page = app.signedIn("runa");
         page.navigate("/bars/4");
         Locator grams = page.locator("[data-layer=shell] td").first();
-        page.fill("#shellMm", "1 ½");
+        page.fill("[name='layer.0.amount']", "1 ½");
         assertThat(grams).hasText("1.5");
-        page.fill("#shellMm", "1,7");
+        page.fill("[name='layer.0.amount']", "1,7");
         assertThat(grams).hasText("1.7");
+        page.navigate("/bars/17");
+        page.fill("[name='body.lengthMm']", "13 in");
+        assertThat(page.locator("[data-live=plan] small")).containsText("330 × 230");
+        page.fill("[name='body.widthMm']", "22.9 cm");
+        assertThat(page.locator("[data-live=plan] small")).containsText("330 × 229");
     }
 
     @Test
     public void aFillingThatDoesNotFitIsCalledWithItsArithmetic() {
         Page page = app.signedIn("runa");
         page.navigate("/bars/4");
-        page.fill("[id='filling.0.depthMm']", "13");
-        assertThat(page.locator("[data-call=filling-fit]")).containsText("does not fit");
-        page.click("[data-call=filling-fit] summary");
-        assertThat(page.locator("[data-call=filling-fit]")).containsText("inside 13.4 mm − back 1.8 mm");
+        page.fill("[name='layer.1.amount']", "13");
+        assertThat(page.locator("[data-call=does-not-fit]")).containsText("1.4 mm higher than the inside");
+        page.click("[data-call=does-not-fit] summary");
+        assertThat(page.locator("[data-call=does-not-fit]")).containsText("layers 14.8 mm > inside 13.4 mm");
     }
 
     @Test
-    public void anotherMouldOrOneFillingLessDrawsAnew() {
+    public void anotherMouldOrALayerMoreDrawsAnew() {
         Page page = app.signedIn("runa");
         page.navigate("/bars/4");
         assertThat(page.locator(".handle")).hasCount(3);
-        page.selectOption("#filling1", "");
-        assertThat(page.locator(".handle")).hasCount(2);
-        page.selectOption("#filling1", "2-v1");
+        page.selectOption("#newKind", "FILLING");
+        page.click("text=Add the layer");
+        assertThat(page.locator(".handle")).hasCount(4);
+        assertThat(page.locator(".layer-row").nth(3).locator("td.kind select")).hasValue("FILLING");
+        page.click("#undo");
         assertThat(page.locator(".handle")).hasCount(3);
         String before = page.locator("#section").getAttribute("viewBox");
-        page.selectOption("#mould", "2");
+        page.selectOption("[id='body.mould']", "3");
         assertThat(page.locator("#section")).not().hasAttribute("viewBox", before);
-        page.focus(".handle[data-field=shellMm]");
+        page.focus(".handle[data-field='layer.0.amount']");
         page.keyboard().press("ArrowUp");
-        assertThat(page.locator("#shellMm")).hasValue("1.7");
+        assertThat(page.locator("[name='layer.0.amount']")).hasValue("1.7");
     }
 
     @Test
     public void aViewerLooksAndCannotTouch() {
         Page page = app.signedIn("ilse");
         page.navigate("/bars/4");
-        assertThat(page.locator("#shellMm")).isDisabled();
+        assertThat(page.locator("[name='layer.0.amount']")).isDisabled();
         assertThat(page.locator("text=Save the draft")).hasCount(0);
         page.navigate("/bench/4");
         assertThat(page.locator("text=Write it down")).hasCount(0);
@@ -186,6 +197,10 @@ public class EditingTest {
         return new Object[][] {
             {"/"},
             {"/bars/4"},
+            {"/bars/16"},
+            {"/bars/new"},
+            {"/boxes"},
+            {"/workshop/moulds/3"},
             {"/formulas/1"},
             {"/formulas/1/versions/2"},
             {"/formulas/1/compare?from=1&to=2"},

@@ -82,7 +82,7 @@ public class PathTest {
             {"floorLengthMm", "112"},
             {"floorWidthMm", "33"},
             {"depthMm", "14"},
-            {"cavities", "12"},
+            {"columns", "12"},
             {"owned", "3"},
         };
         for (String[] field : fields) {
@@ -134,45 +134,50 @@ public class PathTest {
     public void drawTheBarByDragging() {
         owner.navigate("/bars");
         owner.click("text=Draw a new bar");
+        owner.fill("[name='material.ingredient']", "Test caramel");
+        owner.click("text=Draw it");
         owner.fill("#name", "Test bar");
-        owner.selectOption(
-                "#filling0", new com.microsoft.playwright.options.SelectOption().setLabel("Test caramel, version 1"));
         Locator window = owner.locator("[data-layer=filling-1] [data-out=window]");
-        owner.fill("#shellMm", "1.5");
-        owner.fill("#backMm", "2");
+        Locator backGrams = owner.locator("[data-layer=back] [data-out=grams]");
+        String back = "[name='layer.2.amount']";
+        owner.fill("[name='layer.0.amount']", "1.5");
+        owner.fill(back, "2");
         assertThat(window).containsText("36.1–44.7");
         String before = window.textContent();
-        String gramsBefore = owner.locator("[data-layer=back] [data-out=grams]").textContent();
-        Locator back = owner.locator(".handle[data-field=backMm] .knob");
-        BoundingBox box = back.boundingBox();
+        String gramsBefore = backGrams.textContent();
+        BoundingBox box =
+                owner.locator(".handle[data-field='layer.2.amount'] .knob").boundingBox();
         owner.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         owner.mouse().down();
         owner.mouse()
                 .move(
                         box.x + box.width / 2,
-                        box.y + box.height / 2 + 30,
+                        box.y + box.height / 2 + 20,
                         new com.microsoft.playwright.Mouse.MoveOptions().setSteps(12));
         owner.mouse().up();
-        assertThat(owner.locator("[data-layer=back] [data-out=grams]")).not().hasText(gramsBefore);
-        double dragged = Double.parseDouble(owner.inputValue("#backMm"));
+        assertThat(backGrams).not().hasText(gramsBefore);
+        double dragged = Double.parseDouble(owner.inputValue(back));
         assertTrue(dragged > 2.2, "dragged to " + dragged);
-        owner.focus(".handle[data-field=backMm]");
+        owner.focus(".handle[data-field='layer.2.amount']");
         owner.keyboard().press("Shift+ArrowUp");
         owner.keyboard().press("ArrowUp");
-        assertEquals(Double.parseDouble(owner.inputValue("#backMm")), dragged - 0.6, 1e-9);
-        // The window depends on the allowed backs, so dragging them moves it too.
-        owner.fill("#backLeastMm", "1.5");
+        assertEquals(Double.parseDouble(owner.inputValue(back)), dragged - 1.1, 1e-9);
+        // The window depends on the allowed backs, so changing them moves it too.
+        owner.fill("[name='layer.2.leastMm']", "1.5");
         assertThat(window).not().hasText(before);
         assertNotEquals(window.textContent(), before);
-        owner.fill("#backMm", "1.1");
+        owner.fill(back, "1.1");
         assertThat(owner.locator("[data-call=back-thin]")).containsText("it will leak");
-        owner.fill("#backMm", "2");
-        owner.fill("#shellMm", "0.8");
+        owner.click("[data-call=back-thin] .change");
+        assertThat(owner.locator("[data-call=back-thin]")).hasCount(0);
+        assertThat(owner.locator(back)).hasValue("2.25");
+        owner.fill(back, "2");
+        owner.fill("[name='layer.0.amount']", "0.8");
         assertThat(owner.locator("[data-call=shell-thin]")).containsText("crack");
-        owner.fill("#shellMm", "14");
-        assertThat(owner.locator("#fault-shellMm")).containsText("as thick as the cavity is deep");
-        owner.fill("#shellMm", "1.5");
-        owner.fill("#backLeastMm", "1");
+        owner.fill("[name='layer.0.amount']", "14");
+        assertThat(owner.locator("[id='fault-layer.0.amount']")).containsText("as thick as the cavity is deep");
+        owner.fill("[name='layer.0.amount']", "1.5");
+        owner.fill("[name='layer.2.leastMm']", "1");
         assertThat(window).hasText(before);
         owner.fill("[name=why]", "first drawing");
         owner.click("text=Keep version");

@@ -1,0 +1,130 @@
+package org.zeststack.web.box;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.bar.Box;
+import org.zeststack.core.bar.BoxContent;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.store.Saved;
+import org.zeststack.store.design.Designs;
+import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.bar.BarWorkings;
+import org.zeststack.web.design.DesignDesk;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Trouble;
+import org.zeststack.web.security.SignedIn;
+
+/** Boxes: the list, and one box whose weights follow what is counted into it. */
+@Page
+class BoxController {
+
+    private final Designs<Box> boxes;
+    private final Designs<Bar> bars;
+    private final BarWorkings workings;
+    private final WorkshopStore workshop;
+    private final DesignDesk desk;
+
+    BoxController(
+            Designs<Box> boxes, Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, DesignDesk desk) {
+        this.boxes = boxes;
+        this.bars = bars;
+        this.workings = workings;
+        this.workshop = workshop;
+        this.desk = desk;
+    }
+
+    @GetMapping("/boxes")
+    String list(Model model) {
+        model.addAttribute("boxes", boxes.list());
+        model.addAttribute("canCreate", !bars.current().isEmpty());
+        return "box/list";
+    }
+
+    @PostMapping("/boxes")
+    String create(@AuthenticationPrincipal SignedIn me) {
+        Designs.Version<Bar> first =
+                bars.current().stream().findFirst().orElseThrow(() -> Trouble.missing("A bar's version"));
+        Box box = new Box(List.of(new Box.Item(first.design(), first.number(), 6)), 30, null);
+        return "redirect:/boxes/" + boxes.create("New box", box, desk.stamp(me));
+    }
+
+    @GetMapping("/boxes/{id}")
+    String page(@PathVariable long id, Model model) {
+        return page(id, FormInput.of(BoxFields.of(draft(id))), model);
+    }
+
+    private String page(long id, FormInput form, Model model) {
+        compute(form, model);
+        model.addAttribute("id", id);
+        model.addAttribute("rows", BoxFields.rows(form));
+        model.addAttribute("bars", bars.current());
+        model.addAttribute("versions", boxes.versions(id));
+        return "box/box";
+    }
+
+    private Optional<Box> compute(FormInput form, Model model) {
+        model.addAttribute("form", form);
+        Optional<Box> box = BoxFields.read(form);
+        box.flatMap(b -> content(b, form)).ifPresent(content -> {
+            model.addAttribute("content", content);
+            model.addAttribute("calls", content.calls());
+            model.addAttribute("currency", workshop.surroundings().currency());
+        });
+        return box;
+    }
+
+    private Optional<BoxContent> content(Box box, FormInput form) {
+        List<BoxContent.Part> parts = new ArrayList<>();
+        List<Designs.Listed> names = bars.list();
+        for (Box.Item item : box.items()) {
+            Optional<BarStack> stack = workings.version(item.bar(), item.version());
+            if (stack.isEmpty()) {
+                form.add(Fault.of("items", "", "A bar in it has no such version any more, or cannot be computed."));
+                return Optional.empty();
+            }
+            String name = names.stream()
+                    .filter(l -> l.id() == item.bar())
+                    .map(Designs.Listed::name)
+                    .findFirst()
+                    .orElse("");
+            parts.add(new BoxContent.Part(name, item.count(), stack.get()));
+        }
+        return Optional.of(new BoxContent(box, parts));
+    }
+
+    @PostMapping("/boxes/{id}/compute")
+    String compute(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
+        compute(FormInput.of(typed), model);
+        return "box/computed";
+    }
+
+    @PostMapping("/boxes/{id}")
+    String save(
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            HttpServletResponse response) {
+        FormInput form = FormInput.of(typed);
+        Optional<Box> box = compute(form, model);
+        return desk.save(boxes, id, form, box, BoxFields::of, me, response)
+                ? "redirect:/boxes/" + id
+                : page(id, form, model);
+    }
+
+    private Saved<Box> draft(long id) {
+        return boxes.draft(id).orElseThrow(() -> Trouble.missing("This box"));
+    }
+}

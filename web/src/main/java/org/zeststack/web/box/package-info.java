@@ -1,0 +1,2 @@
+/** Boxes: assortments of bars sold together. */
+package org.zeststack.web.box;
