@@ -25,13 +25,16 @@ public final class LineReader {
             "^(?:[\\p{So}\u2022\u00b7\u25aa\u25e6\u2023*\u25a2\u2610\u2611]+\\s*|-\\s+|\\[\\s?\\]\\s*|[0-9]{1,2}[.)]\\s+(?=[0-9]))");
     private static final Pattern PAREN = Pattern.compile("\\(([^()]*)\\)");
     private static final Pattern TRAILING = Pattern.compile(
-            "^(?<name>[\\p{L}].*?)\\s*[:,-]?\\s+(?<amount>[0-9][0-9.,/ ]*\\s*(?:mg|kg|grams?|g|oz|ounces?|lbs?|pounds?|ml|cl|dl|l|cups?|tbsp|tsp|tablespoons?|teaspoons?)\\.?)$",
+            "^(?<name>[\\p{L}].*?)\\s*[:,-]?\\s+(?<amount>[0-9][0-9.,/ ]*\\s*(?:mg|kg|grams?|g|oz|ounces?|lbs?|pounds?|ml|cl|dl|l|cups?|tbsp|tsp|tablespoons?|teaspoons?)\\.?)(?<state>\\s+(?:roasted|toasted|chopped|melted|softened|sifted|sieved))?$",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern TO_EFFECT = Pattern.compile(
             "\\b(to taste|as needed|as required|as much as|to effect|for (?:dusting|greasing|rolling|sprinkling|decorating|decoration|brushing|garnish|the (?:tin|pan|tray|mould|mold|paper|top)|coating|dipping))\\b",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern PART_OF =
             Pattern.compile("^(?i)((?:finely )?(?:grated )?(?:zest|juice|rind)) of (.+?) (lemon|lime|orange)s?\\b");
+    private static final Pattern EGG_PART =
+            Pattern.compile("^(?i)(?:the )?(whites?|yolks?) of (.+?) ((?:small|medium|large) )?eggs?\\b");
+    private static final Pattern CHOC = Pattern.compile("\\bchoc\\b\\.?", Pattern.CASE_INSENSITIVE);
     private static final Pattern SIFTED = Pattern.compile("\\bsifted\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern OPTIONAL = Pattern.compile("\\boptional(?:ly)?\\b", Pattern.CASE_INSENSITIVE);
     private static final Set<String> STATES = Set.of(
@@ -160,6 +163,8 @@ public final class LineReader {
         /** {@code sugar: 250 g}, {@code almonds, 400 g, toasted} and {@code zest of 1 lemon} with the amount in front. */
         private void turnAround() {
             text = PART_OF.matcher(text).replaceFirst("$2 $3 $1");
+            text = EGG_PART.matcher(text).replaceFirst("$2 egg $1");
+            text = CHOC.matcher(text).replaceAll("chocolate");
             if (text.matches("^[0-9.].*")
                     || new Cursor(Words.tokens(text)).measured().isPresent()) {
                 return;
@@ -177,7 +182,9 @@ public final class LineReader {
                     && new Cursor(Words.tokens(trailing.group("name")))
                             .measured()
                             .isEmpty()) {
-                text = trailing.group("amount") + " " + trailing.group("name").replaceAll("[:,-]\\s*$", "");
+                String state = trailing.group("state") == null ? "" : ", " + trailing.group("state").strip();
+                text = trailing.group("amount") + " "
+                        + trailing.group("name").replaceAll("[:,-]\\s*$", "") + state;
             }
         }
 
