@@ -50,7 +50,7 @@ public class AwkwardRecipesTest {
 
     @DataProvider
     public Object[][] dozens() {
-        return new Object[][] {{"recipes.txt"}, {"recipes-2.txt"}, {"recipes-3.txt"}};
+        return new Object[][] {{"recipes.txt"}, {"recipes-2.txt"}, {"recipes-3.txt"}, {"recipes-4.txt"}};
     }
 
     @Test(dataProvider = "dozens")
