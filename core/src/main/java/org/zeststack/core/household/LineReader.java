@@ -169,7 +169,7 @@ public final class LineReader {
                     || new Cursor(Words.tokens(text)).measured().isPresent()) {
                 return;
             }
-            List<String> segments = new ArrayList<>(List.of(text.split("\\s*[,;]\\s*")));
+            List<String> segments = new ArrayList<>(List.of(text.split("\\s*[,;]\\s*", -1)));
             for (int i = 1; i < segments.size(); i++) {
                 Cursor segment = new Cursor(Words.tokens(segments.get(i)));
                 if (segment.measured().filter(m -> m.unit() != null).isPresent() && segment.atEnd()) {
@@ -177,14 +177,17 @@ public final class LineReader {
                     return;
                 }
             }
-            Matcher trailing = TRAILING.matcher(text);
+            Matcher trailing = TRAILING.matcher(segments.get(0));
             if (trailing.matches()
                     && new Cursor(Words.tokens(trailing.group("name")))
                             .measured()
                             .isEmpty()) {
-                String state = trailing.group("state") == null ? "" : ", " + trailing.group("state").strip();
-                text = trailing.group("amount") + " "
-                        + trailing.group("name").replaceAll("[:,-]\\s*$", "") + state;
+                String state = trailing.group("state");
+                segments.set(0, trailing.group("name").replaceAll("[:,-]\\s*$", ""));
+                if (state != null) {
+                    segments.add(1, state.strip());
+                }
+                text = trailing.group("amount") + " " + String.join(", ", segments);
             }
         }
 
