@@ -22,7 +22,6 @@ import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.Trusted;
-import org.zeststack.store.json.StoredJson;
 
 @Repository
 class JooqWorkshopStore implements WorkshopStore {
@@ -30,8 +29,13 @@ class JooqWorkshopStore implements WorkshopStore {
     private final DSLContext db;
     private final Trusted<Surroundings> surroundings = new Trusted<>(this::readSurroundings);
 
+    private final JooqEquipment<Mould> moulds;
+    private final JooqEquipment<Vessel> vessels;
+
     JooqWorkshopStore(DSLContext db) {
         this.db = db;
+        moulds = new JooqEquipment<>(db, MOULD, Mould.class, "This mould");
+        vessels = new JooqEquipment<>(db, VESSEL, Vessel.class, "This vessel");
     }
 
     @Override
@@ -168,106 +172,42 @@ class JooqWorkshopStore implements WorkshopStore {
 
     @Override
     public List<Saved<Mould>> moulds() {
-        return moulds(DSL.noCondition());
+        return moulds.all();
     }
 
     @Override
     public Optional<Saved<Mould>> mould(long id) {
-        return moulds(MOULD.ID.eq(id)).stream().findFirst();
-    }
-
-    private List<Saved<Mould>> moulds(Condition which) {
-        return db.select(MOULD.ID, MOULD.NAME, MOULD.CONTENT, MOULD.LOCK_VERSION, MOULD.CHANGED_BY, MOULD.CHANGED_AT)
-                .from(MOULD)
-                .where(which)
-                .orderBy(MOULD.ID)
-                .fetch(r -> new Saved<>(
-                        r.value1(),
-                        r.value2(),
-                        StoredJson.read(r.value3(), Mould.class),
-                        r.value4(),
-                        stamp(r.value5(), r.value6())));
+        return moulds.find(id);
     }
 
     @Override
     public long addMould(String name, Mould mould, Stamp stamp) {
-        return db.insertInto(MOULD)
-                .set(MOULD.NAME, name)
-                .set(MOULD.CONTENT, StoredJson.write(mould))
-                .set(MOULD.CHANGED_BY, stamp.by())
-                .set(MOULD.CHANGED_AT, utc(stamp))
-                .returningResult(MOULD.ID)
-                .fetchSingle()
-                .value1();
+        return moulds.add(name, mould, stamp);
     }
 
     @Override
     public void saveMould(long id, String name, Mould mould, int lock, Stamp stamp) {
-        int changed = db.update(MOULD)
-                .set(MOULD.NAME, name)
-                .set(MOULD.CONTENT, StoredJson.write(mould))
-                .set(MOULD.LOCK_VERSION, lock + 1)
-                .set(MOULD.CHANGED_BY, stamp.by())
-                .set(MOULD.CHANGED_AT, utc(stamp))
-                .where(MOULD.ID.eq(id))
-                .and(MOULD.LOCK_VERSION.eq(lock))
-                .execute();
-        requireOne(changed, "This mould");
+        moulds.save(id, name, mould, lock, stamp);
     }
 
     @Override
     public List<Saved<Vessel>> vessels() {
-        return vessels(DSL.noCondition());
+        return vessels.all();
     }
 
     @Override
     public Optional<Saved<Vessel>> vessel(long id) {
-        return vessels(VESSEL.ID.eq(id)).stream().findFirst();
-    }
-
-    private List<Saved<Vessel>> vessels(Condition which) {
-        return db.select(
-                        VESSEL.ID,
-                        VESSEL.NAME,
-                        VESSEL.CONTENT,
-                        VESSEL.LOCK_VERSION,
-                        VESSEL.CHANGED_BY,
-                        VESSEL.CHANGED_AT)
-                .from(VESSEL)
-                .where(which)
-                .orderBy(VESSEL.ID)
-                .fetch(r -> new Saved<>(
-                        r.value1(),
-                        r.value2(),
-                        StoredJson.read(r.value3(), Vessel.class),
-                        r.value4(),
-                        stamp(r.value5(), r.value6())));
+        return vessels.find(id);
     }
 
     @Override
     public long addVessel(String name, Vessel vessel, Stamp stamp) {
-        return db.insertInto(VESSEL)
-                .set(VESSEL.NAME, name)
-                .set(VESSEL.CONTENT, StoredJson.write(vessel))
-                .set(VESSEL.CHANGED_BY, stamp.by())
-                .set(VESSEL.CHANGED_AT, utc(stamp))
-                .returningResult(VESSEL.ID)
-                .fetchSingle()
-                .value1();
+        return vessels.add(name, vessel, stamp);
     }
 
     @Override
     public void saveVessel(long id, String name, Vessel vessel, int lock, Stamp stamp) {
-        int changed = db.update(VESSEL)
-                .set(VESSEL.NAME, name)
-                .set(VESSEL.CONTENT, StoredJson.write(vessel))
-                .set(VESSEL.LOCK_VERSION, lock + 1)
-                .set(VESSEL.CHANGED_BY, stamp.by())
-                .set(VESSEL.CHANGED_AT, utc(stamp))
-                .where(VESSEL.ID.eq(id))
-                .and(VESSEL.LOCK_VERSION.eq(lock))
-                .execute();
-        requireOne(changed, "This vessel");
+        vessels.save(id, name, vessel, lock, stamp);
     }
 
     @Override

@@ -25,152 +25,33 @@ import tools.jackson.databind.JsonNode;
 @Component
 class BarApi {
 
-    static final Map<String, String> TOP = types(
-            "build",
-            "word",
-            "body",
-            "object",
-            "cavity",
-            "object",
-            "layers",
-            "list",
-            "finish",
-            "word",
-            "storage",
-            "word",
-            "soldAs",
-            "word",
-            "declaredGrams",
-            "number",
-            "centreCelsius",
-            "number",
-            "bowlMm",
-            "number");
-    static final Map<String, String> BODY = types(
-            "kind",
-            "word",
-            "mould",
-            "number",
-            "halves",
-            "boolean",
-            "lengthMm",
-            "number",
-            "widthMm",
-            "number",
-            "pieceLengthMm",
-            "number",
-            "pieceWidthMm",
-            "number",
-            "kerfMm",
-            "number",
-            "trimMm",
-            "number",
-            "cornerMm",
-            "number",
-            "strips",
-            "number",
-            "perStrip",
-            "number",
-            "form",
-            "word",
-            "heightMm",
-            "number",
-            "grams",
-            "number",
-            "cutter",
-            "text",
-            "cuttersMm",
-            "numbers",
-            "gapMm",
-            "number");
-    static final Map<String, String> CAVITY = types(
-            "shape",
-            "word",
-            "openingLengthMm",
-            "number",
-            "openingWidthMm",
-            "number",
-            "floorLengthMm",
-            "number",
-            "floorWidthMm",
-            "number",
-            "depthMm",
-            "number",
-            "lengthMm",
-            "number",
-            "widthMm",
-            "number",
-            "radiusMm",
-            "number",
-            "openingRadiusMm",
-            "number",
-            "segments",
-            "number",
-            "gapMm",
-            "number",
-            "bridgeWidthMm",
-            "number",
-            "bridgeDepthMm",
-            "number",
-            "edgeRadiusMm",
-            "number",
-            "waterGrams",
-            "number",
-            "rows",
-            "number",
-            "columns",
-            "number");
-    static final Map<String, String> LAYER = types(
-            "kind",
-            "word",
-            "of",
-            "text",
-            "by",
-            "word",
-            "amount",
-            "number",
-            "eachGrams",
-            "number",
-            "embedded",
-            "fraction",
-            "repeat",
-            "number",
-            "mixOf",
-            "text",
-            "mixFraction",
-            "fraction",
-            "marbled",
-            "boolean",
-            "shape",
-            "word",
-            "lengthMm",
-            "number",
-            "widthMm",
-            "number",
-            "heightMm",
-            "number",
-            "areaMm2",
-            "number",
-            "spreadMm",
-            "number",
-            "sinkMm",
-            "number",
-            "rawLengthMm",
-            "number",
-            "bottom",
-            "boolean",
-            "sides",
-            "boolean",
-            "top",
-            "boolean",
-            "wholeSlab",
-            "boolean",
-            "leastMm",
-            "number",
-            "greatestMm",
-            "number",
-            "celsius",
-            "number");
+    static final Map<String, String> TOP = types("""
+            word: build finish storage soldAs
+            object: body cavity
+            list: layers
+            number: declaredGrams centreCelsius bowlMm
+            """);
+    static final Map<String, String> BODY = types("""
+            word: kind form
+            number: mould lengthMm widthMm pieceLengthMm pieceWidthMm kerfMm trimMm cornerMm strips perStrip heightMm
+            number: grams gapMm
+            boolean: halves
+            text: cutter
+            numbers: cuttersMm
+            """);
+    static final Map<String, String> CAVITY = types("""
+            word: shape
+            number: openingLengthMm openingWidthMm floorLengthMm floorWidthMm depthMm lengthMm widthMm radiusMm
+            number: openingRadiusMm segments gapMm bridgeWidthMm bridgeDepthMm edgeRadiusMm waterGrams rows columns
+            """);
+    static final Map<String, String> LAYER = types("""
+            word: kind by shape
+            text: of mixOf
+            number: amount eachGrams repeat lengthMm widthMm heightMm areaMm2 spreadMm sinkMm rawLengthMm leastMm
+            number: greatestMm celsius
+            fraction: embedded mixFraction
+            boolean: marbled bottom sides top wholeSlab
+            """);
 
     private static final Set<String> FACES = Set.of("bottom", "sides", "top");
     private static final int MOST_LAYERS = 24;
@@ -181,11 +62,14 @@ class BarApi {
         this.assembling = assembling;
     }
 
-    private static Map<String, String> types(String... pairs) {
+    /** Types of fields: a line for each type with the names that have it. */
+    private static Map<String, String> types(String table) {
         Map<String, String> types = new LinkedHashMap<>();
-        for (int i = 0; i < pairs.length; i += 2) {
-            types.put(pairs[i], pairs[i + 1]);
-        }
+        table.lines().map(line -> line.split(": ")).forEach(line -> {
+            for (String name : line[1].split(" ")) {
+                types.put(name, line[0]);
+            }
+        });
         return types;
     }
 

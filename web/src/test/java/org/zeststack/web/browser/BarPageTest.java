@@ -289,4 +289,32 @@ public class BarPageTest {
         assertNotEquals(page.inputValue("[name='body.lengthMm']"), "");
         page.context().close();
     }
+
+    @Test
+    public void aBoxOfSeveralBarsIsPacked() {
+        Page page = app.signedIn("runa");
+        page.navigate("/boxes");
+        page.click("text=Pack a new box");
+        page.fill("#name", "Fair box");
+        page.selectOption("[name='item.0.bar']", "4-v1");
+        page.fill("[name='item.0.count']", "3");
+        Locator net = page.locator("[data-out=net]");
+        assertThat(net).containsText("159");
+        page.selectOption("[name='item.1.bar']", "15-v1");
+        page.fill("[name='item.1.count']", "none");
+        assertThat(page.locator("[id='fault-item.1.count']")).containsText("is not a number");
+        page.fill("[name='item.1.count']", "4");
+        assertThat(page.locator("tbody tr th:has-text('Pilot')")).hasCount(1);
+        page.fill("#declaredGrams", "900");
+        assertThat(page.locator("[data-call=light]")).containsText("less than declared");
+        page.fill("#declaredGrams", "250");
+        assertThat(page.locator("[data-call=light]")).hasCount(0);
+        page.fill("[name=why]", "for the fair");
+        page.click("text=Keep version");
+        assertThat(page.locator(".versions")).containsText("for the fair");
+        assertThat(page.locator("[name='item.1.count']")).hasValue("4");
+        page.navigate("/boxes");
+        assertThat(page.locator("table")).containsText("Fair box");
+        page.context().close();
+    }
 }
