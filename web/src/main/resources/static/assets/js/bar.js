@@ -46,8 +46,7 @@ function follow(answer) {
   old.dataset.scale = fresh.dataset.scale;
   old.querySelector('#section').setAttribute('viewBox', fresh.querySelector('#section').getAttribute('viewBox'));
   old.querySelector('.along').setAttribute('viewBox', fresh.querySelector('.along').getAttribute('viewBox'));
-  const wall = fresh.querySelector('[data-keep=wall]');
-  wall && old.querySelector('[data-keep=wall]')?.setAttribute('d', wall.getAttribute('d'));
+  old.querySelector('[data-keep=wall]').setAttribute('d', fresh.querySelector('[data-keep=wall]').getAttribute('d'));
   for (const now of fresh.querySelectorAll('.handle')) {
     const handle = old.querySelector(`.handle[data-field="${now.dataset.field}"]`);
     for (const name of ['aria-valuenow', 'aria-valuemin', 'aria-valuemax', 'aria-valuetext', 'data-per-mm', 'data-unit']) {
@@ -128,7 +127,11 @@ function zoomed() {
 function bodyFields() {
   form.dataset.build = form.elements.build.value;
   const kind = document.getElementById('body.kind').value;
-  form.querySelectorAll('[data-body]').forEach((part) => (part.hidden = !part.dataset.body.split(' ').includes(kind)));
+  const shape = form.elements['body.form'].value;
+  for (const part of form.querySelectorAll('[data-body]')) {
+    const ofForm = kind !== 'SHAPED' || !part.dataset.form || part.dataset.form.split(' ').includes(shape);
+    part.hidden = !part.dataset.body.split(' ').includes(kind) || !ofForm;
+  }
 }
 
 /** A build goes with one kind of body, an open one with several. */
@@ -172,6 +175,9 @@ form.addEventListener('change', async (event) => {
     [form.elements['body.lengthMm'].value, form.elements['body.widthMm'].value] = event.target.value.split(' ');
     event.target.value = '';
     ask();
+  }
+  if (name === 'body.form') {
+    bodyFields();
   }
   if (name === 'build') {
     fitting(event.target.value);

@@ -13,6 +13,9 @@ import org.zeststack.core.weighing.FillWindow;
 /** Lays the layers of a slab, tray or sheet on the table and cuts it. */
 final class LaidBuild {
 
+    private static final double RULERS_MM = 0.5;
+    private static final double THIN_SHARE = 0.2;
+
     private final Bar bar;
     private final Parts parts;
     private final List<Pour.Deposit> deposits;
@@ -140,9 +143,20 @@ final class LaidBuild {
                     laid.volumeMl() * times,
                     grams,
                     grams * with,
-                    new FillWindow(grams, grams, grams)));
+                    window(deposit.layer(), laid.toMm() - laid.fromMm(), grams)));
         }
         return layers;
+    }
+
+    /** Between rulers a layer comes out half a millimetre higher or lower, thin ones a fifth (common practice, no source). */
+    private static FillWindow window(BarLayer layer, double thick, double grams) {
+        if (!layer.kind().level() || thick <= 0) {
+            return new FillWindow(grams, grams, grams);
+        }
+        double play = Math.min(RULERS_MM, THIN_SHARE * thick);
+        double least = layer.leastMm() == null ? thick - play : layer.leastMm();
+        double greatest = layer.greatestMm() == null ? thick + play : layer.greatestMm();
+        return new FillWindow(grams * least / thick, grams, grams * greatest / thick);
     }
 
     private static double heightMm(List<StackLayer> layers) {

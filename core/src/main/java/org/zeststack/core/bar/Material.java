@@ -48,6 +48,9 @@ public record Material(
     /** Below this share of water there is no solution whose activity could be reckoned. */
     private static final double DRY_FRACTION = 0.03;
 
+    /** Syrup and invert sugar over sucrose below which sucrose beyond saturation crystallises (common practice, no source). */
+    private static final double CLEAR_SHARE = 1 / 3.0;
+
     private static final double ROOM_CELSIUS = 20;
 
     /** Dissolving solids over mass from which water melts a dry thing instead of softening it. */
@@ -118,8 +121,12 @@ public record Material(
         if (hundred.waterGrams() < DRY_FRACTION * hundred.totalGrams()) {
             return null;
         }
+        double keepsClear =
+                hundred.grams(Part.SYRUP_SOLIDS) + hundred.grams(Part.GLUCOSE) + hundred.grams(Part.FRUCTOSE);
+        boolean grains = keepsClear < CLEAR_SHARE * hundred.grams(Part.SUCROSE);
         try {
-            return WaterActivity.at25(Solution.in(hundred)).ratio();
+            return WaterActivity.at25(grains ? Solution.saturated(hundred) : Solution.in(hundred))
+                    .ratio();
         } catch (Refusal refusal) {
             return null;
         }

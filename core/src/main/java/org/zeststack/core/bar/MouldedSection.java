@@ -17,6 +17,9 @@ final class MouldedSection {
     /** A sprayed colour is thinner than a line: it is drawn this thick. */
     private static final double COLOUR_MM = 0.3;
 
+    /** Room that a drawing leaves between strewn pieces and the wall. */
+    private static final double CLEAR_MM = 0.3;
+
     private final BarStack stack;
     private final Frame.Moulded frame;
     private final boolean lengthwise;
@@ -145,8 +148,29 @@ final class MouldedSection {
                 .orElse(level.isEmpty() ? null : level.get(0));
         double from = host == null ? frame.inside().floorMm() : host.fromMm();
         double to = host == null ? frame.inside().topMm() : host.toMm();
-        double half = half(frame.inside(), (from + to) / 2) - 0.5;
-        shapes.addAll(Strewn.between(layer, middle - half, middle + half, from, to, throughMm));
+        double half = half(frame.inside(), to) - CLEAR_MM;
+        for (Shape s : Strewn.between(layer, middle - half, middle + half, from, to, throughMm)) {
+            shapes.add(inside(s, half));
+        }
+    }
+
+    /** A strewn piece moved inwards as far as the walls lean at its height. */
+    private Shape inside(Shape s, double half) {
+        double x = s.points().stream().mapToDouble(Point::xMm).average().orElse(middle);
+        double y = s.points().stream().mapToDouble(Point::yMm).average().orElse(0);
+        double low = s.points().stream().mapToDouble(Point::yMm).min().orElse(0);
+        double radius = y - low;
+        double there =
+                Math.max(frame.inside().floorMm(), Math.min(frame.inside().topMm(), Math.min(y - radius / 2, y)));
+        double room = Math.max(0, half(frame.inside(), there) - CLEAR_MM - radius);
+        double moved = middle + (x - middle) * room / Math.max(1e-9, half - radius);
+        return new Shape(
+                s.layer(),
+                s.name(),
+                s.material(),
+                s.points().stream()
+                        .map(p -> new Point(p.xMm() - x + moved, p.yMm()))
+                        .toList());
     }
 
     /** What goes on after release lies on the cavity's floor side, below y = 0. */
@@ -187,11 +211,18 @@ final class MouldedSection {
         Shape joins = shapes.isEmpty() ? null : shapes.get(0);
         for (int i = 0; joins != null && i < row.segments() - 1 && row.bridgeDepthMm() > 0; i++) {
             double from = (i + 1) * pitch - row.gapMm();
+            double lean =
+                    (row.segment().openingLengthMm() - row.segment().floorLengthMm()) / 2 * row.bridgeDepthMm() / depth;
+            double low = depth - row.bridgeDepthMm();
             all.add(new Shape(
                     joins.layer(),
                     joins.name(),
                     joins.material(),
-                    CrossSection.box(from, depth - row.bridgeDepthMm(), from + row.gapMm(), depth)));
+                    List.of(
+                            new Point(from - lean, low),
+                            new Point(from + row.gapMm() + lean, low),
+                            new Point(from + row.gapMm(), depth),
+                            new Point(from, depth))));
         }
         return all;
     }

@@ -111,7 +111,8 @@ public record FormulaBalance(
         if (after.waterGrams() < DRY_FRACTION * after.totalGrams()) {
             throw new Refusal("Less than 3 % water: a dry or fat mass, which wants a measured water activity.");
         }
-        return WaterActivity.at25(Solution.in(after));
+        boolean crystals = family.kind() == Family.Kind.KNEADED || family.kind() == Family.Kind.FONDANT;
+        return WaterActivity.at25(crystals ? Solution.saturated(after) : Solution.in(after));
     }
 
     private static Composition sum(Formula formula, IngredientTable ingredients, boolean inPot) {

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.run.RunSheet.BenchStep;
@@ -75,15 +76,23 @@ final class StepList {
                 add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
             }
             couvertures.stream()
-                    .filter(c -> c.key().equals("couverture-" + layer.design().of()))
+                    .filter(c -> takes(layer, c.key()))
                     .filter(c -> ready.add(c.key()))
-                    .findFirst()
-                    .ifPresent(this::temper);
+                    .forEach(this::temper);
             lay(layer);
+        }
+        if (!cut && List.of("slab", "tray", "sheet").contains(moulds.carrier())) {
+            add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
         }
         boolean mould = moulds.carrier().equals("mould");
         String last = mould ? "Release and count" : "Finish and count";
         add("release:", StepKind.RELEASE, "", "", last, "Look, sort, count by reason.", "");
+    }
+
+    private static boolean takes(StackLayer layer, String component) {
+        BarLayer.Mix mix = layer.design().mix();
+        return component.equals("couverture-" + layer.design().of())
+                || mix != null && component.equals("couverture-" + mix.of());
     }
 
     private String cutting() {
@@ -107,13 +116,20 @@ final class StepList {
                                         each,
                                         fixed(layer.window().leastGrams(), 1),
                                         fixed(layer.window().greatestGrams(), 1))
-                        : "%s mm, %s g on each %s; %s g a piece."
-                                .formatted(
-                                        fixed(layer.thicknessMm(), 1),
-                                        fixed(layer.laidGrams() * moulds.cavities(), 0),
-                                        moulds.carrier(),
-                                        each);
-                String verb = moulds.carrier().equals("mould") ? "Fill with " : "Lay ";
+                        : moulds.carrier().equals("piece")
+                                ? "%s g a piece.".formatted(each)
+                                : "%s mm, %s g on each %s; %s g a piece."
+                                        .formatted(
+                                                fixed(layer.thicknessMm(), 1),
+                                                fixed(layer.laidGrams() * moulds.cavities(), 0),
+                                                moulds.carrier(),
+                                                each);
+                String verb =
+                        switch (moulds.carrier()) {
+                            case "mould" -> "Fill with ";
+                            case "piece" -> "Shape ";
+                            default -> "Lay ";
+                        };
                 add("fill:", StepKind.FILL, "", layer.key(), verb + layer.name(), detail, "");
             }
             case BACK -> {

@@ -1,5 +1,7 @@
 package org.zeststack.core.water;
 
+import java.util.EnumMap;
+import java.util.Map;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.Refusal;
@@ -18,6 +20,7 @@ public final class Solution {
     /** Above this share of dissolved solids the sucrose curve at 25 °C turns up again: no activity is given. */
     public static final double GREATEST_SOLIDS_AT_25 = 0.975;
 
+    private static final double SUCROSE_GRAMS_PER_WATER_AT_25 = 2.07;
     private static final double GAS_CONSTANT = 8.314462;
     private static final double WATER_MOLAR = 18.0153;
     private static final double SUCROSE_MOLAR = 342.297;
@@ -46,6 +49,20 @@ public final class Solution {
             throw new Refusal("A glucose syrup of DE " + de + " is outside the model's 20 to 98.");
         }
         return new Solution(mass);
+    }
+
+    /**
+     * The solution in a mass whose sugar was never boiled clear: sucrose beyond saturation at 25 °C, 2.07 g in 1 g of water (value
+     * from memory), lies in crystals and carries nothing.
+     */
+    public static Solution saturated(Composition mass) {
+        double beyond = mass.grams(Part.SUCROSE) - SUCROSE_GRAMS_PER_WATER_AT_25 * mass.waterGrams();
+        if (beyond <= 0) {
+            return in(mass);
+        }
+        Map<Part, Double> clear = new EnumMap<>(mass.byPart());
+        clear.put(Part.SUCROSE, mass.grams(Part.SUCROSE) - beyond);
+        return in(Composition.of(clear, mass.dextroseEquivalent()));
     }
 
     /** Water activity at {@code celsius}, from 0 to 1; no check of zone. */

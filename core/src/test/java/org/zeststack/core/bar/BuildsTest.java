@@ -33,6 +33,18 @@ public class BuildsTest {
     }
 
     @Test
+    public void aLaidLayerHasTheWindowOfItsRulers() {
+        // Common practice, no source: half a millimetre up or down, thin layers a fifth.
+        StackLayer thick = layer(slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10)), "filling-1");
+        near(thick.window().leastGrams() / thick.grams(), 0.95, 1e-9, "9.5 of 10 mm");
+        near(thick.window().greatestGrams() / thick.grams(), 1.05, 1e-9, "10.5 of 10 mm");
+        StackLayer thin = layer(slab(BarLayer.mm(LayerKind.FOOT, DARK, 0.8)), "foot-1");
+        near(thin.window().leastGrams() / thin.grams(), 0.8, 1e-9, "a fifth less");
+        StackLayer own = layer(slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10).between(9, 12)), "filling-1");
+        near(own.window().greatestGrams() / own.grams(), 1.2, 1e-9, "as the bar says");
+    }
+
+    @Test
     public void aCoatIsItsSurfaceByItsThickness() {
         BarStack stack = slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), BarLayer.mm(LayerKind.COAT, DARK, 1));
         double surface = 2 * 60 * 25 + 2 * (60 + 25) * 10;

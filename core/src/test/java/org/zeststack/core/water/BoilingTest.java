@@ -103,4 +103,20 @@ public class BoilingTest {
         assertEquals(fault.faults().get(0).greatest(), 5200.0);
         assertThrows(InvalidInput.class, () -> Atmosphere.pressureKpa(Double.NaN));
     }
+
+    @Test
+    public void sugarBeyondSaturationCarriesNothing() {
+        // Saturated sucrose solution at 25 °C: a_w 0.84 to 0.86 in tables of saturated solutions, value from memory.
+        double saturated =
+                WaterActivity.at25(Solution.saturated(Masses.sucrose(90))).ratio();
+        near(saturated, 0.85, 0.015, "saturated sucrose solution at 25 °C, value from memory");
+        double clear = WaterActivity.at25(Solution.in(Masses.sucrose(90))).ratio();
+        assertTrue(clear < saturated - 0.2, "boiled clear, all of it counts");
+        double thin = WaterActivity.at25(Solution.saturated(Masses.sucrose(50))).ratio();
+        near(
+                thin,
+                WaterActivity.at25(Solution.in(Masses.sucrose(50))).ratio(),
+                1e-12,
+                "below saturation nothing changes");
+    }
 }

@@ -81,8 +81,8 @@ public record BarDrawing(
         double high = labels.stream().mapToDouble(Label::y).min().orElse(0) - LINE / 2;
         double top = Math.min(-ABOVE - lift, high - 0.6);
         double bottom = Math.max(across.depthMm() + BELOW, low);
-        String viewBox =
-                String.format(Locale.ROOT, "%.3f %.3f %.3f %.3f", -LEFT, top, LEFT + right + LEGEND, bottom - top);
+        String viewBox = String.format(
+                Locale.ROOT, "%.3f %.3f %.3f %.3f", -LEFT, top, LEFT + SECTION_WIDE + 2.6 + LEGEND, bottom - top);
         return new BarDrawing(
                 across,
                 SectionDrawing.fitting(CrossSection.along(stack), ALONG_WIDE, ALONG_HIGH),

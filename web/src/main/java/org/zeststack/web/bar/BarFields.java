@@ -188,7 +188,8 @@ public class BarFields {
     }
 
     private BarLayer.Mix mix(FormInput form, String f) {
-        if (!form.has(f + "mix.ingredient") && !form.has(f + "mix.slug")) {
+        boolean named = form.typed().containsKey(f + "mix.ingredient");
+        if (!form.has(f + (named ? "mix.ingredient" : "mix.slug"))) {
             return null;
         }
         String of = slug(form, f + "mix.ingredient", f + "mix.slug");
@@ -238,7 +239,11 @@ public class BarFields {
     /** What a typed name stands for; null with a fault noted where it is nothing known. */
     private String slug(FormInput form, String typedField, String slugField) {
         String typed = form.text(typedField).strip();
-        Optional<String> found = names.slug(typed, form.text(slugField).strip());
+        // A name that somebody took out is no longer what it stood for; programs send no name at all.
+        boolean cleared = typed.isEmpty() && form.typed().containsKey(typedField);
+        Optional<String> found = cleared
+                ? Optional.empty()
+                : names.slug(typed, form.text(slugField).strip());
         if (found.isEmpty()) {
             String message = typed.isEmpty()
                     ? "Choose an ingredient or a formula."

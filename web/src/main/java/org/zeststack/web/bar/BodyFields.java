@@ -53,9 +53,10 @@ final class BodyFields {
         } else if (body instanceof Body.Shaped s) {
             fields.put("body.kind", Kind.SHAPED.name());
             fields.put("body.form", s.form().name());
-            sides(fields, s.lengthMm(), s.widthMm());
-            fields.put("body.heightMm", shown(s.heightMm()));
-            fields.put("body.grams", s.grams() == 0 ? "" : shown(s.grams()));
+            fields.put("body.lengthMm", orEmpty(s.lengthMm()));
+            fields.put("body.widthMm", orEmpty(s.widthMm()));
+            fields.put("body.heightMm", orEmpty(s.heightMm()));
+            fields.put("body.grams", orEmpty(s.grams()));
         } else if (body instanceof Body.Sheet s) {
             fields.put("body.kind", Kind.SHEET.name());
             sides(fields, s.lengthMm(), s.widthMm());
@@ -65,6 +66,10 @@ final class BodyFields {
                     s.cuttersMm().stream().map(FormInput::shown).collect(Collectors.joining("; ")));
             fields.put("body.gapMm", shown(s.gapMm()));
         }
+    }
+
+    private static String orEmpty(double amount) {
+        return amount == 0 ? "" : shown(amount);
     }
 
     private static void sides(Map<String, String> fields, double length, double width) {
