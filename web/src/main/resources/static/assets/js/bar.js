@@ -134,12 +134,12 @@ function bodyFields() {
   }
 }
 
-/** A build goes with one kind of body, an open one with several. */
-function fitting(build) {
-  const kinds = { MOULDED: ['MOULD'], SLAB: ['SLAB'], TRAY: ['TRAY'], SHAPED: ['SHAPED'], OPEN: ['MOULD', 'TRAY', 'SHEET'] };
+/** Takes the usual body of a build where the one chosen does not go with it. */
+function fitting() {
+  const bodies = document.getElementById('build').selectedOptions[0].dataset.bodies.split(' ');
   const kind = document.getElementById('body.kind');
-  if (!kinds[build].includes(kind.value)) {
-    kind.value = kinds[build][0];
+  if (!bodies.includes(kind.value)) {
+    kind.value = bodies[0];
   }
 }
 
@@ -180,7 +180,7 @@ form.addEventListener('change', async (event) => {
     bodyFields();
   }
   if (name === 'build') {
-    fitting(event.target.value);
+    fitting();
   }
   if (name === 'build' || name === 'body.kind' || (row && name.endsWith('.kind'))) {
     bodyFields();

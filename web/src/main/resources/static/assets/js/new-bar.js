@@ -5,9 +5,9 @@ import { suggest } from './suggest.js';
 const form = document.getElementById('new-bar');
 
 function fitting() {
-  const build = form.elements.build.value;
+  const bodies = form.querySelector('[name=build]:checked').dataset.bodies.split(' ');
   for (const label of form.querySelectorAll('[data-for]')) {
-    label.hidden = !label.dataset.for.split(' ').includes(build);
+    label.hidden = !label.dataset.for.split(' ').some((body) => bodies.includes(body));
     if (label.hidden) {
       label.querySelector('input').checked = false;
     }

@@ -188,13 +188,7 @@ public record Bar(
     }
 
     private boolean fits() {
-        return switch (build) {
-            case MOULDED -> body instanceof Body.Moulded;
-            case SLAB -> body instanceof Body.Slab;
-            case TRAY -> body instanceof Body.Tray;
-            case SHAPED -> body instanceof Body.Shaped;
-            case OPEN -> body instanceof Body.Moulded || body instanceof Body.Sheet || body instanceof Body.Tray;
-        };
+        return build.bodies().stream().anyMatch(kind -> kind.isInstance(body));
     }
 
     private void checkRests(List<Integer> rests, Faults faults) {

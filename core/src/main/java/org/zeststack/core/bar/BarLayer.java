@@ -15,8 +15,9 @@ import org.zeststack.core.quantity.Range;
  * @param mix what it is thinned, tinted or marbled with; null where nothing
  * @param insert size of an insert; null for other layers
  * @param faces what a coat covers; null for other layers
- * @param leastMm thinnest that is allowed; null where the usual bound holds
- * @param greatestMm thickest that is allowed; null where the usual bound holds
+ * @param leastMm thinnest that is allowed, or of what is strewn or sprayed the least in the unit of its amount; null where the
+ *     usual bound holds
+ * @param greatestMm the same for the thickest, or the most
  * @param celsius how warm it is laid; null where not said
  */
 public record BarLayer(

@@ -17,6 +17,9 @@ public sealed interface Body {
     /** Notes what is out of range; fields are {@code body.NAME}. */
     void check(Faults faults);
 
+    /** What is laid, lined or shaped as often as a run needs it: mould, slab, tray, sheet or piece. */
+    String carrier();
+
     /**
      * Poured in a mould.
      *
@@ -24,6 +27,11 @@ public sealed interface Body {
      * @param halves whether two of them are joined to one piece
      */
     record Moulded(long mould, boolean halves) implements Body {
+        @Override
+        public String carrier() {
+            return "mould";
+        }
+
         @Override
         public void check(Faults faults) {
             // The mould is looked up by its id and checked itself.
@@ -41,6 +49,11 @@ public sealed interface Body {
             double cornerMm)
             implements Body {
         @Override
+        public String carrier() {
+            return "slab";
+        }
+
+        @Override
         public void check(Faults faults) {
             faults.within("body.lengthMm", lengthMm, SlabCut.SLAB_MM);
             faults.within("body.widthMm", widthMm, SlabCut.SLAB_MM);
@@ -56,6 +69,11 @@ public sealed interface Body {
     /** A tray or sheet divided by count. */
     record Tray(double lengthMm, double widthMm, int strips, int perStrip, double kerfMm, double trimMm)
             implements Body {
+        @Override
+        public String carrier() {
+            return "tray";
+        }
+
         @Override
         public void check(Faults faults) {
             faults.within("body.lengthMm", lengthMm, SlabCut.SLAB_MM);
@@ -94,6 +112,11 @@ public sealed interface Body {
      */
     record Shaped(Form form, double lengthMm, double widthMm, double heightMm, double grams) implements Body {
         @Override
+        public String carrier() {
+            return "piece";
+        }
+
+        @Override
         public void check(Faults faults) {
             boolean byMass = grams > 0;
             if (byMass) {
@@ -126,6 +149,11 @@ public sealed interface Body {
 
         public Sheet {
             cuttersMm = List.copyOf(cuttersMm);
+        }
+
+        @Override
+        public String carrier() {
+            return "sheet";
         }
 
         @Override

@@ -20,28 +20,38 @@ public enum Build {
     MOULDED(
             "Moulded",
             "lined, filled, closed, released",
+            List.of(Body.Moulded.class),
             List.of(DECORATION, SHELL, FILLING, INSERT, INCLUSION, BACK, TOPPING)),
     SLAB(
             "Slab, cut and coated",
             "layers between rulers, a foot, cut, dipped",
+            List.of(Body.Slab.class),
             List.of(FOOT, FILLING, SHEET, INCLUSION, VENEER, COAT, TOPPING)),
     TRAY(
             "Tray",
             "a base, a cooked layer, a veneer, sawn into fingers",
+            List.of(Body.Tray.class),
             List.of(BASE, FILLING, SHEET, INCLUSION, VENEER, COAT, TOPPING)),
-    SHAPED("Shaped and dipped", "balls, logs and blocks by hand or press", List.of(FILLING, INCLUSION, COAT, TOPPING)),
+    SHAPED(
+            "Shaped and dipped",
+            "balls, logs and blocks by hand or press",
+            List.of(Body.Shaped.class),
+            List.of(FILLING, INCLUSION, COAT, TOPPING)),
     OPEN(
             "Open",
             "tablets, bark, thin sheets, discs, hollow halves",
+            List.of(Body.Moulded.class, Body.Tray.class, Body.Sheet.class),
             List.of(DECORATION, SHELL, SHEET, FILLING, INSERT, INCLUSION, BACK, TOPPING));
 
     private final String title;
     private final String about;
+    private final List<Class<? extends Body>> bodies;
     private final List<LayerKind> kinds;
 
-    Build(String title, String about, List<LayerKind> kinds) {
+    Build(String title, String about, List<Class<? extends Body>> bodies, List<LayerKind> kinds) {
         this.title = title;
         this.about = about;
+        this.bodies = bodies;
         this.kinds = kinds;
     }
 
@@ -52,6 +62,11 @@ public enum Build {
     /** How it is made, in a few words. */
     public String about() {
         return about;
+    }
+
+    /** What may carry its stack, the usual one first. */
+    public List<Class<? extends Body>> bodies() {
+        return bodies;
     }
 
     public List<LayerKind> kinds() {

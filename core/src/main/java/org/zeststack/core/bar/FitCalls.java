@@ -158,7 +158,7 @@ final class FitCalls {
         String arithmetic = "%s mL between %s and %s mm × %s g/mL = %s g"
                 .formatted(
                         fixed(Math.abs(ml), 2),
-                        fixed(thickness(back), 1),
+                        fixed(back.thicknessMm(), 1),
                         fixed(wantedMm, 1),
                         fixed(density, 3),
                         fixed(Math.abs(each), 1));
@@ -173,10 +173,6 @@ final class FitCalls {
             change = set(filling, "amount", amount, "Fill " + mm(amount));
         }
         return Optional.of(new Advice(words, arithmetic, change));
-    }
-
-    private static double thickness(StackLayer back) {
-        return back.thicknessMm();
     }
 
     private void inserts() {

@@ -181,6 +181,15 @@ final class LaidBuild {
                 grams / deposit.material().densityGramsPerMl(),
                 grams,
                 grams,
-                new FillWindow(grams, grams, grams));
+                strewnWindow(deposit.layer(), grams));
+    }
+
+    /** From piece to piece what is strewn or sprayed may differ as far as the bar allows. */
+    private static FillWindow strewnWindow(BarLayer layer, double grams) {
+        double each = layer.amount() == 0 ? 0 : grams / layer.amount();
+        return new FillWindow(
+                layer.leastMm() == null ? grams : layer.leastMm() * each,
+                grams,
+                layer.greatestMm() == null ? grams : layer.greatestMm() * each);
     }
 }

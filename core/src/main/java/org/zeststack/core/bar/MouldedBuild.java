@@ -60,7 +60,8 @@ final class MouldedBuild {
             if (deposit.index() == shell) {
                 layers.add(shell(deposit, shellMm, outer.volumeMl() - inside.volumeMl()));
             } else if (!isPoured(deposit)) {
-                layers.add(strewn(deposit));
+                double at = deposit.layer().kind() == LayerKind.TOPPING ? cavity.depthMm() : 0;
+                layers.add(LaidBuild.strewn(deposit, keys.get(deposit.index()), at));
             }
         }
         layers.addAll(poured(pour, inside));
@@ -128,12 +129,6 @@ final class MouldedBuild {
     private StackLayer shell(Pour.Deposit deposit, double shellMm, double ml) {
         double grams = ml * deposit.material().densityGramsPerMl();
         return layer(deposit, 0, shellMm, shellMm, ml, grams, fixed(grams));
-    }
-
-    private StackLayer strewn(Pour.Deposit deposit) {
-        double grams = Pour.massOf(deposit);
-        double at = deposit.layer().kind() == LayerKind.TOPPING ? cavity.depthMm() : 0;
-        return layer(deposit, at, at, 0, grams / deposit.material().densityGramsPerMl(), grams, fixed(grams));
     }
 
     private List<StackLayer> poured(Pour pour, Hollow inside) {

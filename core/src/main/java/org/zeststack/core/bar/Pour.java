@@ -221,7 +221,9 @@ final class Pour {
     }
 
     private double sink(int i, double ceiling) {
-        double volume = massOf(deposits.get(i)) / deposits.get(i).material().densityGramsPerMl() + taken[i];
+        // What lies on the layer below stands in this one.
+        double volume =
+                massOf(deposits.get(i)) / deposits.get(i).material().densityGramsPerMl() + taken[i] + standing(i);
         double floor = space.floorMm();
         if (volume >= free(floor, ceiling)) {
             lackingMl += volume - free(floor, ceiling);
@@ -230,6 +232,12 @@ final class Pour {
         return volume <= 0
                 ? ceiling
                 : new BrentSolver(1e-10).solve(200, z -> free(z, ceiling) - volume, floor, ceiling);
+    }
+
+    /** Volume of an insert on the layer below, as far as it is not pressed into that. */
+    private double standing(int i) {
+        BarLayer.Insert under = i == 0 ? null : deposits.get(i - 1).layer().insert();
+        return under == null ? 0 : under.outlineMm2() * Math.max(0, under.heightMm() - under.sinkMm()) / MM3_PER_ML;
     }
 
     private double inserts(double fromMm, double toMm) {

@@ -104,17 +104,13 @@ public final class RunPlanner {
         int fills = (pieces + each - 1) / each;
         int turns = (fills + order.carriersOwned() - 1) / order.carriersOwned();
         return new RunSheet.Moulds(
-                order.carrierName(), each, order.carriersOwned(), fills, turns, pieces - (fills - 1) * each, carrier());
-    }
-
-    private String carrier() {
-        return switch (order.bar().bar().body().getClass().getSimpleName()) {
-            case "Moulded" -> "mould";
-            case "Slab" -> "slab";
-            case "Tray" -> "tray";
-            case "Sheet" -> "sheet";
-            default -> "piece";
-        };
+                order.carrierName(),
+                each,
+                order.carriersOwned(),
+                fills,
+                turns,
+                pieces - (fills - 1) * each,
+                order.bar().bar().body().carrier());
     }
 
     /**

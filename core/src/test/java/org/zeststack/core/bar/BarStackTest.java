@@ -99,6 +99,22 @@ public class BarStackTest {
     }
 
     @Test
+    public void whatLiesOnTheRestStandsInTheLayerAboveIt() {
+        BarLayer.Insert finger = new BarLayer.Insert(BarLayer.Shape.BAR, 60, 15, 2, 0, 0, 0.5, 0);
+        BarStack stack = moulded(
+                TAPERED,
+                shell(1.5),
+                BarLayer.rest(LayerKind.FILLING, PASTE),
+                BarLayer.mm(LayerKind.INSERT, "biscuit-shortbread", 0).with(finger),
+                BarLayer.grams(LayerKind.FILLING, CARAMEL, 12),
+                back(2));
+        double all = stack.layers().stream().mapToDouble(StackLayer::volumeMl).sum();
+        near(all, TAPERED.volumeMl(), 1e-6, "property: the parts are the whole");
+        near(layer(stack, "filling-2").grams(), 12, 1e-9, "as much as was given");
+        near(layer(stack, "insert-1").fromMm(), layer(stack, "filling-1").toMm() - 0.5, 1e-9, "pressed in 0.5 mm");
+    }
+
+    @Test
     public void whatIsEmbeddedDisplacesAndWhatStandsOnTopDoesNot() {
         BarLayer rest = BarLayer.rest(LayerKind.FILLING, CARAMEL);
         BarStack none = moulded(TAPERED, shell(1.5), rest, back(2));
@@ -158,6 +174,10 @@ public class BarStackTest {
                 null);
         BarStack stack = moulded(TAPERED, spray, shell(1.5), BarLayer.rest(LayerKind.FILLING, CARAMEL), back(2));
         near(layer(stack, "decoration-1").grams(), 0.08, 1e-12, "80 mg");
+        BarStack bounded = moulded(
+                TAPERED, spray.between(60, 110), shell(1.5), BarLayer.rest(LayerKind.FILLING, CARAMEL), back(2));
+        near(layer(bounded, "decoration-1").window().leastGrams(), 0.06, 1e-12, "60 mg");
+        near(layer(bounded, "decoration-1").window().greatestGrams(), 0.11, 1e-12, "110 mg");
         near(stack.pieceGrams() - plain(1.5, 2).pieceGrams(), 0.08, 1e-9, "it comes on top");
     }
 

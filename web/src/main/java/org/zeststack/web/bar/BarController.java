@@ -71,6 +71,7 @@ class BarController {
         model.addAttribute("moulds", workshop.moulds());
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("formulas", newBar.formulas());
+        model.addAttribute("bodiesOf", bodies());
         return "bar/new";
     }
 
@@ -102,6 +103,7 @@ class BarController {
         model.addAttribute("build", build == null ? Build.MOULDED : build);
         model.addAttribute("builds", Build.values());
         model.addAttribute("bodyKinds", BodyFields.Kind.values());
+        model.addAttribute("bodiesOf", bodies());
         model.addAttribute("forms", Body.Form.values());
         model.addAttribute("shapes", BarLayer.Shape.values());
         model.addAttribute("finishes", Bar.Finish.values());
@@ -152,5 +154,14 @@ class BarController {
         return desk.save(bars, id, form, computed.bar(), fields::of, me, response)
                 ? "redirect:/bars/" + id
                 : page(id, form, computed, model);
+    }
+
+    /** What may carry each build's stack, as the pages' scripts read it. */
+    private static Map<String, String> bodies() {
+        Map<String, String> bodies = new LinkedHashMap<>();
+        for (Build build : Build.values()) {
+            bodies.put(build.name(), String.join(" ", BodyFields.Kind.of(build)));
+        }
+        return bodies;
     }
 }

@@ -30,7 +30,7 @@ import org.zeststack.web.shelf.Names;
 public class BarFields {
 
     private static final String YES = "yes";
-    private static final Range FIRST_NUMBER = new Range(0, 1_000_000, "");
+    private static final Range RAW_MM = new Range(0, 1000, "mm");
 
     private final Names names;
 
@@ -172,8 +172,8 @@ public class BarFields {
                 mix(form, f),
                 insert ? insert(form, f) : null,
                 kind == LayerKind.COAT ? faces(form, f) : null,
-                optional(form, f + "leastMm", BarLayer.MM),
-                optional(form, f + "greatestMm", BarLayer.MM),
+                optional(form, f + "leastMm", range(by)),
+                optional(form, f + "greatestMm", range(by)),
                 optional(form, f + "celsius", BarLayer.CELSIUS));
         return Optional.of(layer);
     }
@@ -213,7 +213,7 @@ public class BarFields {
                 area,
                 or(form, f + "spreadMm", BarLayer.Insert.SPREAD_MM),
                 or(form, f + "sinkMm", BarLayer.Insert.SINK_MM),
-                or(form, f + "rawLengthMm", FIRST_NUMBER));
+                or(form, f + "rawLengthMm", RAW_MM));
     }
 
     private static BarLayer.Faces faces(FormInput form, String f) {

@@ -3,10 +3,12 @@ package org.zeststack.web.bar;
 import static org.zeststack.web.form.FormInput.shown;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.slab.Cutters;
@@ -18,11 +20,34 @@ final class BodyFields {
 
     /** What carries the stack. */
     enum Kind {
-        MOULD,
-        SLAB,
-        TRAY,
-        SHAPED,
-        SHEET
+        MOULD("a mould", Body.Moulded.class),
+        SLAB("a slab, cut by size", Body.Slab.class),
+        TRAY("a tray or sheet, cut by count", Body.Tray.class),
+        SHEET("a sheet, with cutters", Body.Sheet.class),
+        SHAPED("the hand", Body.Shaped.class);
+
+        private final String words;
+        private final Class<? extends Body> type;
+
+        Kind(String words, Class<? extends Body> type) {
+            this.words = words;
+            this.type = type;
+        }
+
+        public String words() {
+            return words;
+        }
+
+        /** Names of what may carry a build's stack, the usual one first. */
+        static List<String> of(Build build) {
+            return build.bodies().stream()
+                    .map(body -> Arrays.stream(values())
+                            .filter(kind -> kind.type == body)
+                            .findFirst()
+                            .orElseThrow()
+                            .name())
+                    .toList();
+        }
     }
 
     private static final Range ANY = new Range(0, 100_000, "mm");
