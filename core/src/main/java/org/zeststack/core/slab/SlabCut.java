@@ -115,6 +115,6 @@ public record SlabCut(
 
     /** What is not pieces, over the whole: trim, kerf and rest. */
     public double offcutFraction() {
-        return 1 - pieces() * alongMm * acrossMm / (lengthMm * widthMm);
+        return Math.max(0, 1 - pieces() * alongMm * acrossMm / (lengthMm * widthMm));
     }
 }

@@ -2,10 +2,12 @@ package org.zeststack.store.json;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
 import static org.testng.Assert.expectThrows;
 
 import org.jooq.JSONB;
 import org.testng.annotations.Test;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
@@ -43,6 +45,20 @@ public class OldFormulaTest {
                         "{\"ingredient\": \"sugar\", \"name\": \"Sugar\", \"grams\": 5, \"role\": \"in the pot\"}"),
                 RunSheet.BatchLine.class);
         assertFalse(line.toEffect());
+    }
+
+    @Test
+    public void mouldsAndCallsOfTheFirstReleasesSheets() {
+        RunSheet.Moulds moulds = StoredJson.read(
+                JSONB.valueOf("{\"name\": \"ten\", \"cavities\": 10, \"owned\": 6, \"fills\": 9, \"turns\": 2,"
+                        + " \"cavitiesInLast\": 10}"),
+                RunSheet.Moulds.class);
+        assertEquals(moulds.carrier(), "mould");
+        Call call = StoredJson.read(
+                JSONB.valueOf("{\"weight\": \"TAKE_CARE\", \"code\": \"back-thick\", \"message\": \"Back\","
+                        + " \"arithmetic\": \"1 + 1\", \"source\": \"practice\"}"),
+                Call.class);
+        assertNull(call.change());
     }
 
     @Test
