@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.LongFunction;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.bar.Bar;
@@ -67,12 +68,7 @@ public class BarWorkings {
      * @throws InvalidInput if something it points to is missing or it cannot be drawn
      */
     public Worked work(Bar bar) {
-        Saved<Mould> mould = bar.body() instanceof Body.Moulded moulded
-                ? workshop.mould(moulded.mould())
-                        .orElseThrow(() -> new InvalidInput(
-                                Fault.of("body.mould", String.valueOf(moulded.mould()), "Choose a mould.")))
-                : null;
-        return work(bar, mould);
+        return work(bar, mould(bar, workshop::mould));
     }
 
     /** The same in a mould that need not be the workshop's. */
@@ -135,6 +131,15 @@ public class BarWorkings {
 
     /** A kept version computed with today's mould; empty where it cannot be. */
     public Optional<BarStack> version(long id, int number) {
+        return version(id, number, workshop::mould);
+    }
+
+    /** The same for several bars, whose moulds were read together. */
+    public Optional<BarStack> version(long id, int number, Map<Long, Saved<Mould>> moulds) {
+        return version(id, number, mould -> Optional.ofNullable(moulds.get(mould)));
+    }
+
+    private Optional<BarStack> version(long id, int number, LongFunction<Optional<Saved<Mould>>> moulds) {
         Bar kept = versions.get(id + ":" + number);
         if (kept == null) {
             Optional<Bar> found = bars.version(id, number).map(Designs.Version::content);
@@ -145,9 +150,17 @@ public class BarWorkings {
             versions.put(id + ":" + number, kept);
         }
         try {
-            return Optional.of(work(kept).stack());
+            return Optional.of(work(kept, mould(kept, moulds)).stack());
         } catch (InvalidInput | Refusal cannot) {
             return Optional.empty();
         }
+    }
+
+    private static Saved<Mould> mould(Bar bar, LongFunction<Optional<Saved<Mould>>> moulds) {
+        return bar.body() instanceof Body.Moulded moulded
+                ? moulds.apply(moulded.mould())
+                        .orElseThrow(() -> new InvalidInput(
+                                Fault.of("body.mould", String.valueOf(moulded.mould()), "Choose a mould.")))
+                : null;
     }
 }

@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,6 +18,7 @@ import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Box;
 import org.zeststack.core.bar.BoxContent;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
@@ -88,8 +91,10 @@ class BoxController {
     private Optional<BoxContent> content(Box box, FormInput form) {
         List<BoxContent.Part> parts = new ArrayList<>();
         List<Designs.Listed> names = bars.list();
+        Map<Long, Saved<Mould>> moulds =
+                workshop.moulds().stream().collect(Collectors.toMap(Saved::id, Function.identity()));
         for (Box.Item item : box.items()) {
-            Optional<BarStack> stack = workings.version(item.bar(), item.version());
+            Optional<BarStack> stack = workings.version(item.bar(), item.version(), moulds);
             if (stack.isEmpty()) {
                 form.add(Fault.of("items", "", "A bar in it has no such version any more, or cannot be computed."));
                 return Optional.empty();
