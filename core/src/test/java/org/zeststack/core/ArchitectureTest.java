@@ -33,7 +33,7 @@ public class ArchitectureTest {
             Map.entry("water", List.of("air")),
             Map.entry("sugar", List.of("water", "air", "heat")),
             Map.entry("workshop", List.of("cavity", "air")),
-            Map.entry("formula", List.of("ingredient", "sugar", "water", "air", "heat", "method")),
+            Map.entry("formula", List.of("ingredient", "household", "sugar", "water", "air", "heat", "method")),
             Map.entry(
                     "bar",
                     List.of(

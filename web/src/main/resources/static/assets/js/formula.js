@@ -43,9 +43,9 @@ function sized() {
   });
 }
 
-// The measures that somebody's recipes are written in are remembered on this device.
+// A formula keeps the measures it was written in; a new one starts with those last chosen on this device.
 const measures = document.getElementById('measures');
-if (measures && localStorage.getItem('measures')) {
+if (measures && !measures.dataset.own && localStorage.getItem('measures')) {
   measures.value = localStorage.getItem('measures');
 }
 

@@ -2,6 +2,7 @@ package org.zeststack.core.formula;
 
 import java.util.List;
 import java.util.Map;
+import org.zeststack.core.household.Measures;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
@@ -20,6 +21,7 @@ import org.zeststack.core.sugar.Cook;
  * @param method ordered steps
  * @param finish cooking by eye, baking and whipping
  * @param choices where schools differ, the way chosen, by the question's key; see {@link School}
+ * @param measures kitchen measures that amounts typed into it are read in; null where nobody has said
  */
 public record Formula(
         Family family,
@@ -28,7 +30,8 @@ public record Formula(
         double handlingLossFraction,
         List<MethodStep> method,
         Finish finish,
-        Map<String, String> choices) {
+        Map<String, String> choices,
+        Measures measures) {
 
     public static final Range LINE_GRAMS = new Range(0.01, 1_000_000, "g");
     public static final Range LOSS_FRACTION = new Range(0, 0.5, "");
@@ -50,8 +53,20 @@ public record Formula(
         this(family, lines, stopCelsius, handlingLossFraction, method, Finish.PLAIN, Map.of());
     }
 
+    /** A formula whose amounts were typed in no measures of their own. */
+    public Formula(
+            Family family,
+            List<FormulaLine> lines,
+            Double stopCelsius,
+            double handlingLossFraction,
+            List<MethodStep> method,
+            Finish finish,
+            Map<String, String> choices) {
+        this(family, lines, stopCelsius, handlingLossFraction, method, finish, choices, null);
+    }
+
     public Formula withLines(List<FormulaLine> others) {
-        return new Formula(family, others, stopCelsius, handlingLossFraction, method, finish, choices);
+        return new Formula(family, others, stopCelsius, handlingLossFraction, method, finish, choices, measures);
     }
 
     /** Whether it is cooked to a reading. */

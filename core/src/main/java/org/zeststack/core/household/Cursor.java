@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /** Walks over the tokens of a line and reads numbers and measured amounts. */
 final class Cursor {
@@ -24,8 +25,18 @@ final class Cursor {
             Map.entry("eleven", 11.0),
             Map.entry("twelve", 12.0),
             Map.entry("dozen", 12.0),
+            Map.entry("couple", 2.0),
             Map.entry("half", 0.5),
+            Map.entry("third", 1 / 3.0),
             Map.entry("quarter", 0.25));
+    private static final Set<String> PARTS = Set.of("half", "third", "quarter");
+    private static final String[] ABOUT = {
+        "about", "approximately", "approx", "circa", "ca", "scarce", "roughly", "around"
+    };
+    private static final String[] HEAPING = {"heaping", "heaped", "rounded", "generous"};
+    private static final String[] QUALIFIERS = {
+        "firmly", "tightly", "well", "packed", "level", "full", "good", "small", "medium", "large", "big", "-"
+    };
     private static final double HEAPED = 1.1;
     private static final double SCANT = 0.95;
 
@@ -75,6 +86,11 @@ final class Cursor {
 
     /** A number with fractions and words, or nothing; a number that is no good number is left standing. */
     OptionalDouble number() {
+        OptionalDouble number = single();
+        return number.isPresent() && skip("dozen") ? OptionalDouble.of(12 * number.getAsDouble()) : number;
+    }
+
+    private OptionalDouble single() {
         int start = at;
         OptionalDouble first = simple();
         if (first.isEmpty()) {
@@ -118,19 +134,21 @@ final class Cursor {
             }
             return plainNumber(token);
         }
-        Double named = NUMBER_WORDS.get(word(0));
+        // Halves and quarters are pieces; only behind a number do they count.
+        Double named = token.matches("(?i)halves|thirds|quarters") ? null : NUMBER_WORDS.get(word(0));
         if (named == null || token.isEmpty()) {
             return OptionalDouble.empty();
         }
         at++;
-        if (named == 1 && (word(0).equals("half") || word(0).equals("quarter") || word(0).equals("dozen"))) {
+        boolean part = PARTS.contains(word(0));
+        if (named == 1 && (part || word(0).equals("dozen") || word(0).equals("couple"))) {
             named = NUMBER_WORDS.get(word(0));
             at++;
-        } else if (named > 1 && word(0).equals("quarter")) {
-            named = named / 4;
+        } else if (named > 1 && part) {
+            named *= NUMBER_WORDS.get(word(0));
             at++;
         }
-        if (named < 1) {
+        if (named < 1 || token.equalsIgnoreCase("couple") || word(-1).equals("couple")) {
             skip("of");
             skip("a", "an");
         }
@@ -159,7 +177,9 @@ final class Cursor {
     /** A number or range and a unit, if they stand here. */
     Optional<Measured> measured() {
         int start = at;
-        skip("about", "approximately", "approx", "circa", "ca", "scarce");
+        boolean about = skip(ABOUT);
+        about |= skip(ABOUT);
+        double factor = heapedOrScant();
         OptionalDouble first = number();
         String range = "";
         double amount = first.orElse(Double.NaN);
@@ -178,13 +198,21 @@ final class Cursor {
             }
         }
         if (first.isEmpty()) {
-            if (!bareUnit()) {
+            boolean heaped = factor != 1 && isUnitHere();
+            if (!heaped && !bareUnit()) {
                 at = start;
                 return Optional.empty();
             }
             amount = 1;
         }
-        return Optional.of(unit(amount, range));
+        return Optional.of(unit(amount, range, factor, about));
+    }
+
+    private double heapedOrScant() {
+        if (skip(HEAPING)) {
+            return HEAPED;
+        }
+        return skip("scant") ? SCANT : 1;
     }
 
     /** {@code 2-14 oz cans}: the dash joins a count and a size. */
@@ -210,35 +238,30 @@ final class Cursor {
         return Unit.of(word(0)).isPresent();
     }
 
-    private Measured unit(double amount, String range) {
-        double factor = 1;
+    private Measured unit(double amount, String range, double factorBefore, boolean about) {
+        double factor = factorBefore;
         boolean packed = false;
-        String hint = "";
         boolean more = true;
         int beforeQualifiers = at;
         while (more) {
-            if (skip("heaping", "heaped", "rounded", "generous")) {
-                factor = HEAPED;
-                hint = "heaped taken as a tenth more";
-            } else if (skip("scant")) {
-                factor = SCANT;
-                hint = "scant taken as a twentieth less";
-            } else if (skip("firmly", "tightly", "well", "packed", "level", "full", "good", "-")) {
+            double here = heapedOrScant();
+            if (here != 1) {
+                factor = here;
+            } else if (skip(QUALIFIERS)) {
                 packed |= raw(-1).equalsIgnoreCase("packed");
             } else {
                 more = false;
             }
         }
         Unit unit = unitHere();
+        String said = about ? "about: taken as it stands" : "";
         if (unit == null) {
             at = beforeQualifiers;
-            return new Measured(amount, null, range, 1, "", false);
+            return new Measured(amount, null, range, 1, said, false);
         }
-        if (raw(-1).equals("T") || raw(-1).equals("T.")) {
-            hint = "T taken as tablespoon";
-        } else if (raw(-1).equals("t") || raw(-1).equals("t.")) {
-            hint = "t taken as teaspoon";
-        }
+        String hint = factor == HEAPED
+                ? "heaped taken as a tenth more"
+                : factor == SCANT ? "scant taken as a twentieth less" : said;
         return new Measured(amount, unit, range, factor, hint, packed);
     }
 

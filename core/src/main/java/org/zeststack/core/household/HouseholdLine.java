@@ -16,6 +16,7 @@ import java.util.List;
  * @param optional whether the line says it may be left out
  * @param pieces counted pieces such as eggs; null where the line counts none
  * @param preparation what follows the name, as written
+ * @param understood whether every word of the name is accounted for
  */
 public record HouseholdLine(
         String source,
@@ -28,11 +29,29 @@ public record HouseholdLine(
         boolean toEffect,
         boolean optional,
         Double pieces,
-        String preparation) {
+        String preparation,
+        boolean understood) {
 
     public HouseholdLine {
         guesses = List.copyOf(guesses);
         others = List.copyOf(others);
+    }
+
+    /** The same, as part of another line. */
+    HouseholdLine from(String line) {
+        return new HouseholdLine(
+                line,
+                amount,
+                unit,
+                ingredient,
+                grams,
+                guesses,
+                others,
+                toEffect,
+                optional,
+                pieces,
+                preparation,
+                understood);
     }
 
     /** Whether ingredient and grams are known without any guess. */

@@ -2,6 +2,8 @@ package org.zeststack.core.household;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -19,24 +21,41 @@ public final class LineReader {
     /** Two ways to say the same amount may differ by this share before it is worth a word. */
     private static final double AGREE = 0.12;
 
+    /** Two weights, rounded to what people write, by this. */
+    private static final double AGREE_WEIGHED = 0.06;
+
     private static final int LONGEST = 300;
 
     private static final Pattern BULLET = Pattern.compile(
             "^(?:[\\p{So}\u2022\u00b7\u25aa\u25e6\u2023*\u25a2\u2610\u2611]+\\s*|-\\s+|\\[\\s?\\]\\s*|[0-9]{1,2}[.)]\\s+(?=[0-9]))");
     private static final Pattern PAREN = Pattern.compile("\\(([^()]*)\\)");
-    private static final Pattern TRAILING = Pattern.compile(
-            "^(?<name>[\\p{L}].*?)\\s*[:,-]?\\s+(?<amount>[0-9][0-9.,/ ]*\\s*(?:mg|kg|grams?|g|oz|ounces?|lbs?|pounds?|ml|cl|dl|l|cups?|tbsp|tsp|tablespoons?|teaspoons?)\\.?)(?<state>\\s+(?:roasted|toasted|chopped|melted|softened|sifted|sieved))?$",
+    private static final Pattern THOUSANDS = Pattern.compile(
+            "(?<![0-9.,])(?<number>([1-9][0-9]{0,2})[.,]([0-9]{3}))(?![0-9.,])\\s*(?<unit>mg|kg|g|gr|grams?|ml|l|litres?|liters?)\\b",
             Pattern.CASE_INSENSITIVE);
+
+    /** Measures of which nobody takes a thousand: three decimals stand behind the mark. */
+    private static final Set<String> LARGE = Set.of("kg", "l", "litre", "litres", "liter", "liters");
+
     private static final Pattern TO_EFFECT = Pattern.compile(
-            "\\b(to taste|as needed|as required|as much as|to effect|for (?:dusting|greasing|rolling|sprinkling|decorating|decoration|brushing|garnish|the (?:tin|pan|tray|mould|mold|paper|top)|coating|dipping))\\b",
+            "\\b(to taste|as needed|as required|as much as|as necessary|enough to|to effect|to (?:finish|decorate|garnish|dust|serve|coat|bind|cover)|for (?:the pan|finishing|dusting|greasing|rolling|sprinkling|decorating|decoration|brushing|garnish|the (?:tin|pan|tray|mould|mold|paper|top)|coating|dipping))\\b",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern PART_OF =
             Pattern.compile("^(?i)((?:finely )?(?:grated )?(?:zest|juice|rind)) of (.+?) (lemon|lime|orange)s?\\b");
     private static final Pattern EGG_PART =
             Pattern.compile("^(?i)(?:the )?(whites?|yolks?) of (.+?) ((?:small|medium|large) )?eggs?\\b");
-    private static final Pattern CHOC = Pattern.compile("\\bchoc\\b\\.?", Pattern.CASE_INSENSITIVE);
     private static final Pattern SIFTED = Pattern.compile("\\bsifted\\b", Pattern.CASE_INSENSITIVE);
-    private static final Pattern OPTIONAL = Pattern.compile("\\boptional(?:ly)?\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern OPTIONAL = Pattern.compile(
+            "\\b(?:optional(?:ly)?|if (?:you like|you wish|you want|liked|desired|wanted|using))\\b",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern EACH = Pattern.compile(
+            "^(?:[-*\u2022]\\s*)?(?<amount>.*?[0-9a-zA-Z]\\.?) each (?:of )?(?<one>[\\p{L} ]+?) and (?<two>[\\p{L} ]+)$",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern SEVERAL = Pattern.compile(
+            "\\s*[,;+&]\\s*|\\s+(?:and|plus|(?:(?:dissolved|bloomed|soaked|softened|hydrated|mixed|stirred|whisked|diluted|slaked) )?(?:in|into|with))\\s+",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern PART = Pattern.compile("\\bof the\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PER_PIECE = Pattern.compile(
+            "\\bper (?:bar|piece|cavity|mould|truffle|portion|serving|egg)\\b", Pattern.CASE_INSENSITIVE);
     private static final Set<String> STATES = Set.of(
             "roasted",
             "toasted",
@@ -53,13 +72,72 @@ public final class LineReader {
     private final NameIndex names;
 
     public LineReader(IngredientTable table) {
+        this(table, Map.of());
+    }
+
+    /**
+     * A reader that knows more names than the table.
+     *
+     * @param own slugs or links by the names that the workshop gave its own formulas; of them only masses have grams
+     */
+    public LineReader(IngredientTable table, Map<String, String> own) {
         this.table = table;
-        names = new NameIndex(table);
+        names = new NameIndex(table, own);
     }
 
     /** Reads a line in a system of measures. */
     public HouseholdLine read(String source, Measures measures) {
         return new Reading(source, measures, null).read();
+    }
+
+    /**
+     * Reads a line that may name several ingredients, each with its own amount, such as {@code 150 g sugar and 50 g water}: one
+     * for each, with the part of the line that it was read from.
+     */
+    public List<HouseholdLine> readAll(String source, Measures measures) {
+        List<HouseholdLine> each = each(source, measures);
+        if (!each.isEmpty()) {
+            return each;
+        }
+        Matcher cut = SEVERAL.matcher(source);
+        while (cut.find()) {
+            HouseholdLine first = read(source.substring(0, cut.start()), measures);
+            // A part of what the recipe names elsewhere is not weighed twice.
+            boolean part = PART.matcher(source.substring(cut.end())).find();
+            if (named(first) && !part) {
+                List<HouseholdLine> rest = readAll(source.substring(cut.end()), measures);
+                if (rest.stream().allMatch(LineReader::named)) {
+                    List<HouseholdLine> all = new ArrayList<>(List.of(first));
+                    all.addAll(rest);
+                    return all;
+                }
+            }
+        }
+        return List.of(read(source, measures));
+    }
+
+    /** {@code 1 tbsp each of black and white sesame seeds}: two lines of the same measure; empty where it is not that. */
+    private List<HouseholdLine> each(String source, Measures measures) {
+        Matcher each = EACH.matcher(Words.plain(source));
+        if (!each.matches()) {
+            return List.of();
+        }
+        String one = each.group("one");
+        String two = each.group("two");
+        String shared = two.contains(" ") ? two.substring(two.indexOf(' ')) : "";
+        for (String first : List.of(one, one + shared)) {
+            List<HouseholdLine> both = List.of(
+                    read(each.group("amount") + " " + first, measures).from(source),
+                    read(each.group("amount") + " " + two, measures).from(source));
+            if (both.stream().allMatch(LineReader::named)) {
+                return both;
+            }
+        }
+        return List.of();
+    }
+
+    private static boolean named(HouseholdLine line) {
+        return line.ingredient() != null && line.amount() != null && line.understood();
     }
 
     /** Reads a line of which the ingredient is known already; only the amount is read from it. */
@@ -87,10 +165,8 @@ public final class LineReader {
         private boolean toEffect;
         private boolean optional;
         private String preparation = "";
+        private final AmountReader amount = new AmountReader();
         private Measured main;
-        private Measured size;
-        private Measured added;
-        private Measured also;
 
         Reading(String source, Measures measures, String given) {
             this.source = source;
@@ -112,13 +188,19 @@ public final class LineReader {
             }
             takeParens();
             takeNotes();
-            turnAround();
-            Cursor cursor = new Cursor(Words.tokens(text));
+            takeThousands();
+            List<String> tokens = turnedAround();
             if (text.matches("^-.*|^[0-9]+ ?/ ?0(?![0-9]).*|^[0-9]{1,3},[0-9]{3}(?![0-9]).*")) {
                 return open(nameOf(withoutAmount()).slug(), "the amount is not clear: write a plain number above 0");
             }
+            Cursor cursor = new Cursor(tokens);
             readAmounts(cursor);
-            return finish(String.join(" ", cursor.rest()));
+            int before = amount.terms().size();
+            String name = String.join(" ", amount.readBehind(cursor.rest()));
+            if (toEffect && amount.terms().size() > before) {
+                guesses.add("what is added is counted too");
+            }
+            return finish(name);
         }
 
         private String withoutAmount() {
@@ -160,104 +242,38 @@ public final class LineReader {
             }
         }
 
-        /** {@code sugar: 250 g}, {@code almonds, 400 g, toasted} and {@code zest of 1 lemon} with the amount in front. */
-        private void turnAround() {
+        /** The amount first: {@code sugar: 250 g}, {@code almonds, 400 g, toasted}, {@code zest of 1 lemon}. */
+        private List<String> turnedAround() {
             text = PART_OF.matcher(text).replaceFirst("$2 $3 $1");
             text = EGG_PART.matcher(text).replaceFirst("$2 egg $1");
-            text = CHOC.matcher(text).replaceAll("chocolate");
-            if (text.matches("^[0-9.].*")
-                    || new Cursor(Words.tokens(text)).measured().isPresent()) {
-                return;
+            return TurnAround.of(Words.tokens(text));
+        }
+
+        /** {@code 1.200 g} and {@code 1,200 g} mean a thousand two hundred, {@code 1,200 kg} one and a fifth. */
+        private void takeThousands() {
+            Matcher matcher = THOUSANDS.matcher(text);
+            StringBuilder plain = new StringBuilder();
+            while (matcher.find()) {
+                boolean large = LARGE.contains(matcher.group("unit").toLowerCase(Locale.ROOT));
+                String number = matcher.group(2) + (large ? "." : "") + matcher.group(3);
+                guesses.add("%s read as %s %s".formatted(matcher.group("number"), number, matcher.group("unit")));
+                matcher.appendReplacement(plain, number + " " + matcher.group("unit"));
             }
-            List<String> segments = new ArrayList<>(List.of(text.split("\\s*[,;]\\s*", -1)));
-            for (int i = 1; i < segments.size(); i++) {
-                Cursor segment = new Cursor(Words.tokens(segments.get(i)));
-                if (segment.measured().filter(m -> m.unit() != null).isPresent() && segment.atEnd()) {
-                    text = segments.remove(i) + " " + String.join(", ", segments);
-                    return;
-                }
-            }
-            Matcher trailing = TRAILING.matcher(segments.get(0));
-            if (trailing.matches()
-                    && new Cursor(Words.tokens(trailing.group("name")))
-                            .measured()
-                            .isEmpty()) {
-                String state = trailing.group("state");
-                segments.set(0, trailing.group("name").replaceAll("[:,-]\\s*$", ""));
-                if (state != null) {
-                    segments.add(1, state.strip());
-                }
-                text = trailing.group("amount") + " " + String.join(", ", segments);
-            }
+            text = matcher.appendTail(plain).toString();
         }
 
         private void readAmounts(Cursor cursor) {
-            Optional<Measured> first = cursor.measured();
-            if (first.isEmpty()) {
+            if (!amount.read(cursor)) {
                 return;
             }
-            main = first.get();
-            readSize(cursor);
-            cursor.skip("of");
-            int mark = cursor.mark();
-            if (cursor.skip("plus", "+", "and", "&")) {
-                added = cursor.measured().filter(m -> m.unit() != null).orElse(null);
-                if (added == null) {
-                    cursor.back(mark);
-                }
-            } else if (cursor.skip("/", "-", "=")) {
-                also = cursor.measured().filter(m -> m.unit() != null).orElse(null);
-                if (also == null) {
-                    cursor.back(mark);
-                }
-            } else if (main.isMass()) {
-                added = cursor.measured()
-                        .filter(m ->
-                                m.isMass() && m.unit().grams() < main.unit().grams())
-                        .orElse(null);
-                if (added == null) {
-                    cursor.back(mark);
-                }
-            }
-            cursor.skip("of");
+            main = amount.main();
             for (String aside : List.copyOf(asides)) {
                 Cursor inside = new Cursor(Words.tokens(aside));
                 Measured measured = inside.measured().orElse(null);
-                boolean amount = measured != null && measured.unit() != null;
-                if (amount) {
-                    inside.skip("each", "total", "in total");
+                if (measured != null && measured.unit() != null) {
                     asides.remove(aside);
-                    takeAside(measured);
+                    amount.aside(measured, inside.skip("each"));
                 }
-            }
-        }
-
-        private void takeAside(Measured measured) {
-            if (main.unit() != null && main.unit().isContainer() && measured.isMass() && main.unit() != Unit.STICK) {
-                size = measured;
-            } else {
-                also = measured;
-            }
-        }
-
-        /** {@code 2 x 397 g tins}, {@code 2 14-oz cans}, {@code 1 400g tin}: a count, a size and what it comes in. */
-        private void readSize(Cursor cursor) {
-            if (main.unit() != null) {
-                return;
-            }
-            int mark = cursor.mark();
-            cursor.skip("x", "\u00d7", "-");
-            Measured inner = cursor.measured().orElse(null);
-            if (inner != null && inner.unit() != null && (inner.isMass() || inner.isVolume())) {
-                cursor.skip("-");
-                Optional<Unit> container = Unit.of(cursor.word(0)).filter(Unit::isContainer);
-                if (container.isPresent()) {
-                    cursor.skip(cursor.word(0));
-                }
-                size = inner;
-                main = new Measured(main.amount(), container.orElse(Unit.PIECE), main.range(), 1, "", false);
-            } else {
-                cursor.back(mark);
             }
         }
 
@@ -269,12 +285,14 @@ public final class LineReader {
                 String tail = plainName.substring(cut + 1).strip();
                 preparation = preparation.isEmpty() ? tail : tail + ", " + preparation;
             }
-            NameIndex.Match all = given == null ? nameOf(plainName) : new NameIndex.Match(given, List.of(), List.of());
+            NameIndex.Match all = given == null ? nameOf(plainName) : NameIndex.Match.of(given);
             NameIndex.Match match = all.certain() ? given == null ? refined(plainName, all) : all : match(head);
             if (match == null) {
                 return open(null, "two ingredients in one line: write a line for each");
             }
             guesses.addAll(match.guesses());
+            leftOver(plainName)
+                    .ifPresent(left -> guesses.add("\u201c%s\u201d was left out: write a line for it".formatted(left)));
             if (!all.certain()
                     && cut >= 0
                     && nameOf(plainName.substring(cut + 1)).certain()) {
@@ -282,6 +300,23 @@ public final class LineReader {
                         .formatted(plainName.substring(cut + 1).strip()));
             }
             return withAmount(match);
+        }
+
+        /** An amount that stands among the words behind the name and that nothing was done with. */
+        private static Optional<String> leftOver(String name) {
+            List<String> tokens = Words.tokens(name);
+            for (int i = 0; i < tokens.size(); i++) {
+                Cursor cursor = new Cursor(tokens);
+                cursor.back(i);
+                boolean number = tokens.get(i).matches("[0-9.].*");
+                if (number
+                        && cursor.measured()
+                                .filter(m -> m.isMass() || m.isVolume())
+                                .isPresent()) {
+                    return Optional.of(String.join(" ", tokens.subList(i, tokens.size())));
+                }
+            }
+            return Optional.empty();
         }
 
         private int firstCut(String name) {
@@ -326,20 +361,14 @@ public final class LineReader {
             if (first.slug() == null) {
                 return second.slug() == null
                         ? NameIndex.Match.NONE
-                        : marked(second, "read from \u201c" + other + "\u201d");
+                        : second.marked("read from \u201c" + other + "\u201d");
             }
             List<String> others = new ArrayList<>(first.others());
             if (second.slug() != null && !second.slug().equals(first.slug())) {
                 others.add(0, second.slug());
             }
-            NameIndex.Match chosen = new NameIndex.Match(first.slug(), first.guesses(), others);
-            return marked(chosen, "either would do: taken as " + names.name(first.slug()));
-        }
-
-        private static NameIndex.Match marked(NameIndex.Match match, String guess) {
-            List<String> all = new ArrayList<>(match.guesses());
-            all.add(guess);
-            return new NameIndex.Match(match.slug(), all, match.others());
+            return new NameIndex.Match(first.slug(), first.guesses(), others, first.whole())
+                    .marked("either would do: taken as " + names.name(first.slug()));
         }
 
         /** A state told after the name, such as {@code hazelnuts, roasted}, may make it another ingredient. */
@@ -382,28 +411,56 @@ public final class LineReader {
             if (!main.range().isEmpty()) {
                 guesses.add("%s: taken as the middle, %s".formatted(main.range(), Weigher.rounded(main.amount())));
             }
-            if (!main.hint().isEmpty()) {
-                guesses.add(main.hint());
+            amount.hints().forEach(guesses::add);
+            Ingredient ingredient =
+                    match.slug() == null ? null : table.find(match.slug()).orElse(null);
+            Double grams = reconciled(ingredient);
+            if (grams != null) {
+                grams *= amount.times();
             }
-            Ingredient ingredient = match.slug() == null ? null : table.get(match.slug());
-            Double grams = grams(main, ingredient);
-            if (grams != null && added != null) {
-                Double more = grams(added, ingredient);
-                grams = more == null ? null : Double.valueOf(grams + more);
+            if (grams != null && PER_PIECE.matcher(preparation + " " + text).find()) {
+                guesses.add("for each piece, and how many is not said: write grams");
+                grams = null;
             }
-            grams = reconciled(grams, ingredient);
             if (grams == null && match.slug() != null && guesses.isEmpty()) {
-                guesses.add("no weight known for this measure of " + ingredient.name() + ": write grams");
+                guesses.add("no weight known for this measure of " + names.name(match.slug()) + ": write grams");
             }
             return line(match, grams);
         }
 
-        /** The same amount said twice: grams win; a disagreement is marked. */
-        private Double reconciled(Double grams, Ingredient ingredient) {
+        /** With what is added and taken away; a vague part is told and not counted. */
+        private Double withTerms(Double grams, Ingredient ingredient) {
+            Double sum = grams;
+            for (AmountReader.Term term : amount.terms()) {
+                if (sum == null || term.measured().unit() == Unit.VAGUE) {
+                    guesses.add("%s a %s: not counted"
+                            .formatted(
+                                    term.sign() < 0 ? "less" : "plus",
+                                    term.measured().unit().word()));
+                    continue;
+                }
+                Double more = grams(term.measured(), ingredient);
+                sum = more == null ? null : Double.valueOf(sum + term.sign() * more);
+            }
+            if (sum != null && sum <= 0) {
+                guesses.add("nothing is left: write grams");
+                return null;
+            }
+            return sum;
+        }
+
+        /** The same amount said twice: grams win; a disagreement is marked. What is weighed and counted is weighed. */
+        private Double reconciled(Ingredient ingredient) {
+            Measured also = amount.also();
             if (also == null) {
-                return grams;
+                return withTerms(grams(main, ingredient), ingredient);
             }
             Double other = grams(also, ingredient);
+            boolean counted = !main.isMass() && !main.isVolume() && main.unit() != Unit.STICK;
+            if (counted && other != null && (also.isMass() || also.isVolume())) {
+                return other;
+            }
+            Double grams = withTerms(grams(main, ingredient), ingredient);
             if (other == null) {
                 return grams;
             }
@@ -411,7 +468,8 @@ public final class LineReader {
                 guesses.add("amount taken from the parenthesis");
                 return other;
             }
-            if (Math.abs(other - grams) > AGREE * Math.max(grams, other)) {
+            double agree = main.isMass() && also.isMass() ? AGREE_WEIGHED : AGREE;
+            if (Math.abs(other - grams) > agree * Math.max(grams, other)) {
                 guesses.add("the two amounts differ: %s g and %s g"
                         .formatted(Numbers.fixed(grams, 0), Numbers.fixed(other, 0)));
             }
@@ -419,8 +477,8 @@ public final class LineReader {
         }
 
         private Double grams(Measured measured, Ingredient ingredient) {
-            if (measured == main && size != null && !measured.isMass()) {
-                Double each = grams(size, ingredient);
+            if (measured == main && amount.size() != null && !measured.isMass()) {
+                Double each = grams(amount.size(), ingredient);
                 return each == null ? null : Double.valueOf(each * measured.amount());
             }
             boolean siftedFirst =
@@ -430,7 +488,7 @@ public final class LineReader {
 
         private HouseholdLine open(String slug, String guess) {
             guesses.add(guess);
-            return line(new NameIndex.Match(slug, List.of(), List.of()), null);
+            return line(NameIndex.Match.of(slug), null);
         }
 
         private HouseholdLine line(NameIndex.Match match, Double grams) {
@@ -447,7 +505,8 @@ public final class LineReader {
                     toEffect,
                     optional,
                     counted ? Double.valueOf(main.amount()) : null,
-                    preparation.strip());
+                    preparation.strip(),
+                    match.whole());
         }
     }
 }

@@ -28,11 +28,14 @@ final class NameIndex {
                             + "loosely level thick thickly thin thinly tempered pure unsalted plain natural heaped separated "
                             + "drained rinsed dry ready prepared divided plus more about approximately approx roughly bought store "
                             + "shop home homemade your favourite favorite preferably quartered torn smashed bashed sieved size "
-                            + "full squeezed blanched powdery smooth real liquid genuine free range scraped")
+                            + "full squeezed blanched powdery smooth real liquid genuine free range scraped enough some")
                     .split(" ")));
 
     private static final LevenshteinDistance DISTANCE = new LevenshteinDistance(2);
     private static final int MOST_OTHERS = 6;
+
+    /** Ways to correct a line that are looked at. */
+    private static final int MOST_TRIES = 24;
 
     /** One way to write an ingredient. */
     private record Alias(Set<String> words, String slug, boolean guess) {}
@@ -46,10 +49,22 @@ final class NameIndex {
      * @param slug null where nothing fits
      * @param guesses what was taken without being certain
      * @param others what might be meant instead
+     * @param whole whether every word is accounted for
      */
-    record Match(String slug, List<String> guesses, List<String> others) {
+    record Match(String slug, List<String> guesses, List<String> others, boolean whole) {
 
-        static final Match NONE = new Match(null, List.of(), List.of());
+        static final Match NONE = new Match(null, List.of(), List.of(), false);
+
+        static Match of(String slug) {
+            return new Match(slug, List.of(), List.of(), slug != null);
+        }
+
+        /** The same, with one thing more that is not certain. */
+        Match marked(String guess) {
+            List<String> all = new ArrayList<>(guesses);
+            all.add(guess);
+            return new Match(slug, all, others, whole);
+        }
 
         boolean certain() {
             return slug != null && guesses.isEmpty();
@@ -57,12 +72,17 @@ final class NameIndex {
     }
 
     private final IngredientTable table;
+    private final Map<String, String> ownNames = new HashMap<>();
     private final Map<String, List<Alias>> byWord = new HashMap<>();
     private final Map<String, List<Percented>> byGroup = new LinkedHashMap<>();
     private final Map<String, String> groupOf = new HashMap<>();
 
-    NameIndex(IngredientTable table) {
+    NameIndex(IngredientTable table, Map<String, String> own) {
         this.table = table;
+        own.forEach((name, slug) -> {
+            add(name, slug, false);
+            ownNames.put(slug, name);
+        });
         for (Ingredient ingredient : table.all()) {
             add(ingredient.name(), ingredient.slug(), false);
             for (String name : ingredient.also()) {
@@ -164,7 +184,7 @@ final class NameIndex {
             addLonger(others, first);
         }
         others.remove(slug);
-        return new Match(slug, guesses, others.stream().limit(MOST_OTHERS).toList());
+        return new Match(slug, guesses, others.stream().limit(MOST_OTHERS).toList(), left.isEmpty());
     }
 
     private void addGroup(Set<String> others, String slug) {
@@ -193,48 +213,63 @@ final class NameIndex {
 
     /** Tries words that are one or two letters off a known one; always a guess. */
     private Match bySpelling(Set<String> words) {
-        Set<String> corrected = new LinkedHashSet<>();
         List<String> changes = new ArrayList<>();
+        List<Set<String>> tries = new ArrayList<>(List.of(new LinkedHashSet<>()));
+        List<String> unknown = new ArrayList<>();
         for (String word : words) {
-            String nearest = known(word) ? word : nearestWord(word);
-            if (!nearest.equals(word)) {
-                changes.add("\u201c%s\u201d read as \u201c%s\u201d".formatted(word, nearest));
+            List<String> near = known(word) ? List.of(word) : nearestWords(word);
+            if (!near.get(0).equals(word)) {
+                unknown.add(word);
             }
-            corrected.add(nearest);
+            tries = tries.stream()
+                    .flatMap(t -> near.stream().map(n -> and(t, n)))
+                    .limit(MOST_TRIES)
+                    .toList();
         }
-        if (changes.isEmpty()) {
+        if (unknown.isEmpty()) {
             return null;
         }
-        Match match = byWords(corrected);
-        if (match.slug == null) {
+        Match best = tries.stream()
+                .map(this::byWords)
+                .filter(m -> m.slug != null)
+                .min(Comparator.comparing((Match m) -> !m.whole).thenComparing(m -> m.guesses.size()))
+                .orElse(null);
+        if (best == null) {
             return null;
         }
-        changes.addAll(match.guesses);
-        return new Match(match.slug, changes, match.others);
+        unknown.forEach(
+                word -> changes.add("\u201c%s\u201d is not known so: taken as %s".formatted(word, name(best.slug))));
+        changes.addAll(best.guesses);
+        return new Match(best.slug, changes, best.others, best.whole);
+    }
+
+    private static Set<String> and(Set<String> words, String word) {
+        Set<String> more = new LinkedHashSet<>(words);
+        more.add(word);
+        return more;
     }
 
     private boolean known(String word) {
         return byWord.containsKey(word) || NEUTRAL.contains(word) || word.length() < 4 || word.endsWith("%");
     }
 
-    private String nearestWord(String word) {
-        int allowed = word.length() >= 8 ? 2 : 1;
-        String best = word;
-        int least = allowed + 1;
+    /** The known words that are nearest, all of them as near; the word itself where none is near enough. */
+    private List<String> nearestWords(String word) {
+        int least = (word.length() >= 8 ? 2 : 1) + 1;
+        List<String> nearest = new ArrayList<>(List.of(word));
         for (String candidate : byWord.keySet()) {
-            if (candidate.length() < 4) {
-                continue;
-            }
-            int distance = DISTANCE.apply(word, candidate);
-            if (distance >= 0 && (distance < least || distance == least && candidate.compareTo(best) < 0)) {
+            int distance = candidate.length() < 4 ? -1 : DISTANCE.apply(word, candidate);
+            if (distance >= 0 && distance < least) {
                 least = distance;
-                best = candidate;
+                nearest = new ArrayList<>(List.of(candidate));
+            } else if (distance == least && !nearest.contains(word)) {
+                nearest.add(candidate);
             }
         }
-        return least <= allowed ? best : word;
+        return nearest.stream().sorted().toList();
     }
 
     String name(String slug) {
-        return table.get(slug).name();
+        return ownNames.containsKey(slug) ? ownNames.get(slug) : table.get(slug).name();
     }
 }

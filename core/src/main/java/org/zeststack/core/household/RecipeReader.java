@@ -26,8 +26,9 @@ public final class RecipeReader {
     private static final Pattern NUMBERED =
             Pattern.compile("^(?:step\\s*)?([0-9]{1,2})\\s*[.):]\\s*(.*)$", Pattern.CASE_INSENSITIVE);
     private static final Pattern VERB = Pattern.compile(
-            "^(?:first|then|next|now|meanwhile|in|into|once|when|after|while|using|with|to|on|over|carefully|slowly|gently|immediately|finally|line|grease|butter a|butter the|heat|melt|boil|bring|cook|stir|mix|combine|whisk|whip|beat|pour|spread|press|bake|cool|chill|let|leave|allow|set|cut|slice|dip|coat|dust|roll|fold|add|place|put|remove|take|turn|sprinkle|grind|toast|roast|blend|cream|knead|refrigerate|freeze|temper|drizzle|score|break|store|wrap|preheat|prepare|sift|strain|soak|warm|reheat|shape|form|divide|crush|process|pulse|simmer|dissolve|brush|top|repeat|unmould|scrape)\\b.*",
+            "^(?:first|then|next|now|meanwhile|in|into|once|when|after|while|using|with|to|on|over|carefully|slowly|gently|immediately|finally|line|grease|butter a|butter the|heat|melt|boil|bring|cook|stir|mix|combine|whisk|whip|beat|pour|spread|press|bake|cool|chill|let|leave|allow|set|cut|slice|dip|coat|dust|roll|fold|add|place|put|remove|take|turn|sprinkle|grind|toast|roast|blend|cream|knead|refrigerate|freeze|temper|drizzle|score|break|store|wrap|preheat|prepare|sift|strain|soak|warm|reheat|shape|form|divide|crush|process|pulse|simmer|dissolve|brush|top|repeat|unmould|scrape|prick|rest|tap|drain|trim|saw|skin|rub|keep|check|test|ladle|pipe|work|invert|scald|soften|bloom|knead|rinse|wipe|oil|flip|peel|ease|level|smooth|mark)\\b.*",
             Pattern.CASE_INSENSITIVE);
+    private static final Pattern ENDS_IN_AMOUNT = Pattern.compile(".*[0-9]\\s*\\p{L}{0,12}\\.?\\s*(?:[,;(].*)?$");
     private static final Pattern SENTENCE = Pattern.compile("(?<=[.!?;])\\s+(?=[\\p{Lu}(])");
     private static final String NUMBER = "[0-9]+(?:[.,][0-9]+)?";
     private static final Pattern CUE = Pattern.compile(
@@ -81,6 +82,7 @@ public final class RecipeReader {
         private String section = "";
         private Part part = Part.HEAD;
         private boolean headed;
+        private boolean methodHeaded;
 
         Reading(Measures measures) {
             this.measures = measures;
@@ -104,6 +106,7 @@ public final class RecipeReader {
                 part = Part.INGREDIENTS;
             } else if (METHOD.matcher(line).matches()) {
                 part = Part.METHOD;
+                methodHeaded = true;
             } else if (YIELD.matcher(line).matches() && line.length() < LONG_LINE && part != Part.METHOD) {
                 yields = written;
             } else if (SECTION.matcher(line).matches()) {
@@ -111,11 +114,21 @@ public final class RecipeReader {
                 if (part == Part.HEAD) {
                     part = Part.INGREDIENTS;
                 }
-            } else if (part == Part.METHOD) {
+            } else if (part == Part.METHOD && (methodHeaded || !isLate(written, line))) {
                 method(line);
             } else {
                 open(written, line);
             }
+        }
+
+        /** Below a method without a heading an ingredient may still follow, such as what the pieces are finished with. */
+        private boolean isLate(String written, String line) {
+            HouseholdLine read = reader.read(written, measures);
+            boolean told = read.amount() != null && !VERB.matcher(line).matches();
+            return read.ingredient() != null
+                    && !line.matches(".*[.!]$")
+                    && (told || read.toEffect())
+                    && read.understood();
         }
 
         /** A line above the method: title, ingredient, or the method already where no heading tells. */
@@ -127,8 +140,13 @@ public final class RecipeReader {
             boolean command = VERB.matcher(line).matches() && line.split(" ").length > 3;
             HouseholdLine read = reader.read(written, measures);
             boolean amount = read.amount() != null
-                    && (read.ingredient() != null || !read.unit().isEmpty());
-            if (step || prose || command && !amount) {
+                    && (read.ingredient() != null || !read.unit().isEmpty() || line.matches("^[-\u2022*\\s]*[0-9].*"));
+            if (step
+                    || prose
+                    || command
+                            && !(amount
+                                    && read.understood()
+                                    && ENDS_IN_AMOUNT.matcher(line).matches())) {
                 if (part == Part.HEAD && lines.isEmpty() && headed) {
                     rest.add(written);
                 } else {
@@ -140,28 +158,16 @@ public final class RecipeReader {
                 title = line.replaceAll("^#+\\s*", "");
             } else if (part == Part.HEAD && headed && !amount) {
                 rest.add(written);
-            } else if (amount || read.ingredient() != null || part == Part.INGREDIENTS) {
-                split(written, read);
+            } else if (amount || isNamed(read) || part == Part.INGREDIENTS) {
+                reader.readAll(written, measures).forEach(l -> lines.add(new Recipe.Line(section, l)));
             } else {
                 rest.add(written);
             }
         }
 
-        /** One written line may name several ingredients, each with its own amount: it becomes several lines. */
-        private void split(String written, HouseholdLine read) {
-            if (read.ingredient() == null) {
-                String[] pieces =
-                        written.split("(?i)\\s*(?:,|;|\\band\\b|&|\\+)\\s*(?=[0-9\u00bc-\u00be\u2150-\u215e])");
-                List<HouseholdLine> each = new ArrayList<>();
-                for (String piece : pieces) {
-                    each.add(reader.read(piece, measures));
-                }
-                if (pieces.length > 1 && each.stream().allMatch(l -> l.ingredient() != null)) {
-                    each.forEach(l -> lines.add(new Recipe.Line(section, l)));
-                    return;
-                }
-            }
-            lines.add(new Recipe.Line(section, read));
+        /** Without an amount only what is wholly a name, or is said to be taken as needed, is an ingredient. */
+        private static boolean isNamed(HouseholdLine read) {
+            return read.ingredient() != null && (read.understood() || read.toEffect());
         }
 
         private void method(String line) {

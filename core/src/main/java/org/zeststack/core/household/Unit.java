@@ -9,14 +9,14 @@ enum Unit {
     MILLIGRAM(0.001, "mg|milligram"),
     GRAM(1, "g|gr|gm|gram|gramme"),
     KILOGRAM(1000, "kg|kilo|kilogram|kilogramme"),
-    OUNCE(28.349523, "oz|ounce"),
+    OUNCE(28.349523, "oz|ozs|ounce"),
     POUND(453.59237, "lb|lbs|pound"),
     ML(0, "ml|millilitre|milliliter|cc"),
     CL(0, "cl|centilitre|centiliter"),
     DL(0, "dl|decilitre|deciliter"),
     LITRE(0, "l|litre|liter|ltr"),
     CUP(0, "cup|c|cupful"),
-    TABLESPOON(0, "tablespoon|tablespoonful|tbsp|tbs|tb|tblsp|tbl"),
+    TABLESPOON(0, "tablespoon|tablespoonful|tbsp|tbs|tb|tblsp|tblspn|tbl"),
     DESSERTSPOON(0, "dessertspoon|dsp|dstspn"),
     TEASPOON(0, "teaspoon|teaspoonful|tsp|ts"),
     FLUID_OUNCE(0, "floz"),
@@ -39,7 +39,7 @@ enum Unit {
     CUBE(0, "cube"),
     VAGUE(
             0,
-            "knob|handful|splash|drizzle|glug|dollop|sprinkle|sprinkling|few|some|little|bit|touch|blob|scoop|spoonful|spoon");
+            "knob|handful|splash|drizzle|glug|dollop|sprinkle|sprinkling|few|some|little|bit|touch|blob|scoop|spoonful|spoon|glass|mug|shot|lump");
 
     private static final Map<String, Unit> BY_WORD = new HashMap<>();
 
@@ -79,7 +79,15 @@ enum Unit {
     /** Whether the unit is a thing that things come in, so that a size may stand beside it. */
     boolean isContainer() {
         return switch (this) {
-            case TIN, SACHET, BAG, JAR, BAR, STICK, SHEET, PIECE, CUBE -> true;
+            case TIN, SACHET, BAG, JAR, BAR, STICK, SHEET, PIECE, CUBE, VAGUE -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether it is only what a stated mass is sold in. */
+    boolean isPackage() {
+        return switch (this) {
+            case TIN, SACHET, BAG, JAR, BAR -> true;
             default -> false;
         };
     }

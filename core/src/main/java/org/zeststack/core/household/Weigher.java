@@ -50,7 +50,7 @@ final class Weigher {
     private Double volume(Measured measured, Ingredient ingredient, boolean siftedFirst) {
         double millilitres = measured.amount() * measured.factor() * measures.millilitres(measured.unit());
         switch (measured.unit()) {
-            case PINCH, DASH, SMIDGEN, DROP ->
+            case PINCH, DASH, SMIDGEN, DROP, DESSERTSPOON ->
                 guesses.add("a %s taken as %s mL"
                         .formatted(measured.unit().word(), rounded(measures.millilitres(measured.unit()))));
             default -> {}
@@ -130,7 +130,8 @@ final class Weigher {
             return null;
         }
         Ingredient.Measure weight = household.get(measure);
-        if (weight.guess()) {
+        // Only a stick of butter is a measure; pieces, tins and sachets differ, whatever is usual.
+        if (measured.unit() != Unit.STICK || weight.guess()) {
             guesses.add("one %s taken as %s g".formatted(measure, Numbers.plain(weight.grams())));
         }
         return measured.amount() * weight.grams();

@@ -4,6 +4,7 @@ import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -13,6 +14,27 @@ final class Words {
     private static final Pattern TOKEN = Pattern.compile(
             "[0-9]+(?:[.,][0-9]+)?\\s?%|[0-9]+(?:[.,][0-9]+)*|\\.[0-9]+|[\\p{L}][\\p{L}'\u2019]*\\.?|[-/+&:;()#,]|\\S");
 
+    /** Words as people shorten them. */
+    private static final Map<String, String> SHORT = Map.ofEntries(
+            Map.entry("choc", "chocolate"),
+            Map.entry("lt", "light"),
+            Map.entry("dk", "dark"),
+            Map.entry("pwdr", "powder"),
+            Map.entry("pwd", "powder"),
+            Map.entry("powd", "powdered"),
+            Map.entry("gran", "granulated"),
+            Map.entry("conf", "confectioner"),
+            Map.entry("swtd", "sweetened"),
+            Map.entry("cond", "condensed"),
+            Map.entry("evap", "evaporated"),
+            Map.entry("unsltd", "unsalted"),
+            Map.entry("van", "vanilla"),
+            Map.entry("marg", "margarine"),
+            Map.entry("lg", "large"),
+            Map.entry("med", "medium"),
+            Map.entry("sm", "small"),
+            Map.entry("crm", "cream"));
+
     private Words() {}
 
     /** One typographic form: compatibility characters resolved, fractions spaced, all dashes and spaces plain. */
@@ -21,6 +43,7 @@ final class Words {
         return Normalizer.normalize(spaced, Normalizer.Form.NFKC)
                 .replace('\u2044', '/')
                 .replaceAll("[\u2010-\u2015\u2212]", "-")
+                .replaceAll("(?<=\\s)(?:[.\u00b7_]\\s?){2,}(?=\\s|[0-9])|(?:[.\u00b7_]){2,}", " ")
                 .replaceAll("[\\s\u00a0]+", " ")
                 .strip();
     }
@@ -43,7 +66,7 @@ final class Words {
         if (bare.length() > 1 && bare.endsWith(".")) {
             bare = bare.substring(0, bare.length() - 1);
         }
-        return singular(bare.replace(',', '.'));
+        return SHORT.getOrDefault(bare, singular(bare.replace(',', '.')));
     }
 
     private static String singular(String word) {

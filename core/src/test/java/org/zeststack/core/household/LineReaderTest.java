@@ -8,6 +8,7 @@ import static org.zeststack.core.Near.near;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -58,6 +59,51 @@ public class LineReaderTest {
             assertEquals(read.ingredient(), i.slug(), i.name() + " " + read.guesses());
             assertTrue(read.certain(), i.name() + " " + read.guesses());
         });
+    }
+
+    @DataProvider
+    public Object[][] several() {
+        return new Object[][] {
+            {"150 g sugar and 50 g water, for the brittle", List.of("sugar", "water"), List.of(150.0, 50.0)},
+            {"1 sachet gelatine bloomed in 1 tbsp water", List.of("gelatine-powder", "water"), List.of(7.0, 15.0)},
+            {"1 large egg + 1 yolk", List.of("egg-whole", "egg-yolk"), List.of(50.0, 18.0)},
+            {"sugar 250g, butter 100g", List.of("sugar", "butter"), List.of(250.0, 100.0)},
+            {"50 g each of pistachios and dried cherries", List.of("pistachio", "cherry-dried"), List.of(50.0, 50.0)},
+            {"1 cup plus 2 tbsp honey", List.of("honey"), List.of(402.5)},
+            {"10 g pectin mixed with 50 g of the sugar", List.of("pectin"), List.of(10.0)},
+            {"1 kg 200 g sugar", List.of("sugar"), List.of(1200.0)},
+            {"380 g + 40 g sugar", List.of("sugar"), List.of(420.0)},
+        };
+    }
+
+    @Test(dataProvider = "several")
+    public void aLineOfSeveralBecomesSeveral(String line, List<String> slugs, List<Double> grams) {
+        List<HouseholdLine> read = READER.readAll(line, Measures.METRIC);
+        assertEquals(read.stream().map(HouseholdLine::ingredient).toList(), slugs, line);
+        for (int i = 0; i < grams.size(); i++) {
+            near(read.get(i).grams(), grams.get(i), 0.02 * grams.get(i), line);
+        }
+    }
+
+    @Test
+    public void anAmountThatNothingWasDoneWithIsTold() {
+        HouseholdLine read = READER.read("10 g pectin mixed with 50 g of the sugar", Measures.METRIC);
+        assertTrue(
+                read.guesses().stream().anyMatch(g -> g.contains("50 g of the sugar")),
+                read.guesses().toString());
+    }
+
+    @Test
+    public void formulasOfTheWorkshopAreReadByTheirNames() {
+        LineReader reader = new LineReader(TABLE, Map.of("Burnt honey caramel", "formula:3:2"));
+        HouseholdLine weighed = reader.read("500 g burnt honey caramel", Measures.METRIC);
+        assertEquals(weighed.ingredient(), "formula:3:2");
+        near(weighed.grams(), 500, 1e-9, "SI");
+        assertTrue(weighed.certain(), weighed.guesses().toString());
+        HouseholdLine spooned = reader.read("2 tbsp burnt honey caramel", Measures.METRIC);
+        assertNull(spooned.grams());
+        assertFalse(spooned.guesses().isEmpty());
+        assertEquals(reader.read("500 g honey", Measures.METRIC).ingredient(), "honey");
     }
 
     @Test

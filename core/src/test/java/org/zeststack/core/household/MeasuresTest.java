@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
 
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.ingredient.IngredientTable;
@@ -74,7 +75,7 @@ public class MeasuresTest {
 
     @Test
     public void namesAreFoundOrAGuessOrNothing() {
-        NameIndex index = new NameIndex(IngredientTable.shipped());
+        NameIndex index = new NameIndex(IngredientTable.shipped(), Map.of());
         assertTrue(
                 index.find(Words.nameWords("finely chopped roasted hazelnuts")).certain());
         NameIndex.Match cream = index.find(Words.nameWords("cream"));

@@ -67,7 +67,8 @@ class FormulaApi {
         List<Line> lines = text.asString()
                 .lines()
                 .filter(l -> !l.isBlank())
-                .map(l -> line(reader.read(l, MEASURES.get(measures))))
+                .flatMap(l -> reader.readAll(l, MEASURES.get(measures)).stream())
+                .map(FormulaApi::line)
                 .toList();
         return Map.of("lines", lines);
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.household.Measures;
 import org.zeststack.core.ingredient.IngredientData;
 
 /**
@@ -37,6 +38,7 @@ record FormulaDocument(
             double bakedLossFraction,
             double overrunFraction,
             Map<String, String> choices,
+            Measures measures,
             List<Line> lines,
             List<Step> method) {}
 

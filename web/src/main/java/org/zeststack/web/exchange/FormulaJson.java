@@ -125,6 +125,7 @@ public final class FormulaJson {
                 finish.bakedLossFraction(),
                 finish.overrunFraction(),
                 f.choices(),
+                f.measures(),
                 f.lines().stream().map(FormulaJson::line).toList(),
                 f.method().stream().map(FormulaJson::step).toList());
     }
@@ -177,7 +178,15 @@ public final class FormulaJson {
                 .toList();
         Finish finish = new Finish(
                 b.byEye(), b.moistureLeast(), b.moistureGreatest(), b.bakedLossFraction(), b.overrunFraction());
-        return new Formula(b.family(), lines, b.stopCelsius(), b.handlingLossFraction(), method, finish, b.choices());
+        return new Formula(
+                b.family(),
+                lines,
+                b.stopCelsius(),
+                b.handlingLossFraction(),
+                method,
+                finish,
+                b.choices(),
+                b.measures());
     }
 
     private static Ingredient ingredient(IngredientData data) {

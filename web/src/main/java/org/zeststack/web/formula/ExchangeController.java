@@ -26,6 +26,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.household.HouseholdLine;
 import org.zeststack.core.household.Measures;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.quantity.InvalidInput;
@@ -227,7 +228,9 @@ class ExchangeController {
         Map<String, String> fields = blank(form, read.name(), read.family().orElse(Family.CARAMEL));
         int line = 0;
         for (String written : read.ingredients()) {
-            lines.put(fields, line++, shelf.reader().read(written, LineFields.measures(form)));
+            for (HouseholdLine of : shelf.reader().readAll(written, LineFields.measures(form))) {
+                lines.put(fields, line++, of);
+            }
         }
         MethodFields.put(fields, read.steps());
         return fields;

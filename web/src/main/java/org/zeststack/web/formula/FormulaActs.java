@@ -72,8 +72,9 @@ class FormulaActs {
         String text = form.text("quick");
         int next = next(form, "line");
         for (String written : text.lines().filter(l -> !l.isBlank()).toList()) {
-            HouseholdLine read = shelf.reader().read(written, LineFields.measures(form));
-            lines.put(form.typed(), next++, read);
+            for (HouseholdLine read : shelf.reader().readAll(written, LineFields.measures(form))) {
+                lines.put(form.typed(), next++, read);
+            }
         }
         form.typed().put("quick", "");
     }

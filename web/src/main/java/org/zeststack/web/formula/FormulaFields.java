@@ -44,6 +44,8 @@ final class FormulaFields {
         Map<String, String> fields = new LinkedHashMap<>();
         Finish finish = formula.finish();
         fields.put("family", formula.family().name());
+        fields.put(
+                "measures", formula.measures() == null ? "" : formula.measures().name());
         fields.put("stopCelsius", formula.cooked() ? shown(formula.stopCelsius()) : "");
         fields.put("handlingLossFraction", shown(100 * formula.handlingLossFraction()));
         fields.put("byEye", finish.byEye() ? YES : "");
@@ -90,7 +92,8 @@ final class FormulaFields {
         List<FormulaLine> read = lines(form, rows);
         List<MethodStep> method = MethodFields.read(form);
         return form.build(() -> new Read(
-                new Formula(family, read, stop, loss, method, finish, choices(form, family)), List.copyOf(rows)));
+                new Formula(family, read, stop, loss, method, finish, choices(form, family), LineFields.own(form)),
+                List.copyOf(rows)));
     }
 
     /** Checks a formula that was read against what its lines point to; faults go back to the rows typed. */

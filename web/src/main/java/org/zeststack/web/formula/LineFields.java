@@ -2,13 +2,17 @@ package org.zeststack.web.formula;
 
 import static org.zeststack.web.form.FormInput.shown;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.UsualPlace;
 import org.zeststack.core.household.HouseholdLine;
 import org.zeststack.core.household.Measures;
 import org.zeststack.core.quantity.AmountText;
@@ -51,20 +55,31 @@ class LineFields {
         fields.put(f + "others", "");
     }
 
-    /** Writes a household line into row {@code n}; what is not known stays empty and is asked for. */
+    /** Writes a household line into row {@code n}; what is not known stays empty and is asked for, its place is the family's usual. */
     void put(Map<String, String> fields, int n, HouseholdLine read) {
         String f = "line." + n + ".";
         String bare = read.source().strip();
         fields.put(f + "ingredient", read.ingredient() == null ? bare : names.of(read.ingredient()));
         fields.put(f + "slug", read.ingredient() == null ? "" : read.ingredient());
         fields.put(f + "grams", read.grams() == null ? "" : shown(Math.round(read.grams() * 100) / 100.0));
-        fields.put(f + "role", read.optional() ? FormulaLine.Role.OPTIONAL.name() : FormulaLine.Role.POT.name());
+        Optional<FormulaLine.Role> usual = read.optional() ? Optional.empty() : usualPlace(fields.get("family"), read);
+        FormulaLine.Role role = usual.orElse(read.optional() ? FormulaLine.Role.OPTIONAL : FormulaLine.Role.POT);
+        fields.put(f + "role", role.name());
         fields.put(f + "effect", read.toEffect() ? "yes" : "");
         fields.put(f + "step", "");
         fields.put(f + "pieces", read.pieces() == null ? "" : shown(read.pieces()));
         fields.put(f + "written", bare);
-        fields.put(f + "guesses", String.join(BAR, read.guesses()));
+        List<String> guesses = new ArrayList<>(read.guesses());
+        usual.ifPresent(r -> guesses.add("usually goes in " + r.words()));
+        fields.put(f + "guesses", String.join(BAR, guesses));
         fields.put(f + "others", String.join(" ", read.others()));
+    }
+
+    private Optional<FormulaLine.Role> usualPlace(String family, HouseholdLine read) {
+        return Arrays.stream(Family.values())
+                .filter(f -> f.name().equals(family) && read.ingredient() != null)
+                .findFirst()
+                .flatMap(f -> shelf.table().find(read.ingredient()).flatMap(i -> UsualPlace.of(f, i)));
     }
 
     /** Reads row {@code n}; faults are noted under its fields. */
@@ -135,11 +150,16 @@ class LineFields {
     }
 
     static Measures measures(FormInput form) {
-        try {
-            return Measures.valueOf(form.text("measures"));
-        } catch (IllegalArgumentException e) {
-            return Measures.METRIC;
-        }
+        Measures own = own(form);
+        return own == null ? Measures.METRIC : own;
+    }
+
+    /** The measures that the form says; null where it says none. */
+    static Measures own(FormInput form) {
+        return Arrays.stream(Measures.values())
+                .filter(m -> m.name().equals(form.text("measures")))
+                .findFirst()
+                .orElse(null);
     }
 
     /** What the typed name stands for; null with a fault noted where it is nothing known. */

@@ -27,9 +27,9 @@ public class Shelf {
     private final Lots lots;
     private final Designs<Formula> formulas;
     private final Map<FormulaLink, NamedFormula> versions = new ConcurrentHashMap<>();
-    private volatile Read read = new Read(null, null);
+    private volatile Read read = new Read(null, Map.of(), null);
 
-    private record Read(IngredientTable table, LineReader reader) {}
+    private record Read(IngredientTable table, Map<String, String> own, LineReader reader) {}
 
     Shelf(StoreRoom storeRoom, Lots lots, Designs<Formula> formulas) {
         this.storeRoom = storeRoom;
@@ -42,12 +42,16 @@ public class Shelf {
         return storeRoom.table();
     }
 
-    /** Reader of household lines over the same ingredients; made again only when they change. */
+    /** Reader of household lines over the same ingredients and the names of formulas; made again only when they change. */
     public LineReader reader() {
         IngredientTable table = table();
+        Map<String, String> own = new LinkedHashMap<>();
+        formulas.list().stream()
+                .filter(f -> f.current() > 0)
+                .forEach(f -> own.put(f.name(), new FormulaLink(f.id(), f.current()).text()));
         Read now = read;
-        if (now.table != table) {
-            now = new Read(table, new LineReader(table));
+        if (now.table != table || !now.own.equals(own)) {
+            now = new Read(table, own, new LineReader(table, own));
             read = now;
         }
         return now.reader;

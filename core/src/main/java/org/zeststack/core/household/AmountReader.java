@@ -1,0 +1,190 @@
+package org.zeststack.core.household;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Reads the amount of a line: a number and a measure, with everything that is said about it: what is added or taken away, the size
+ * of a tin, the same amount in another measure, how often it is taken.
+ */
+final class AmountReader {
+
+    /** Something added to the amount or, with a negative sign, taken away from it. */
+    record Term(int sign, Measured measured) {}
+
+    private final List<Term> terms = new ArrayList<>();
+    private Measured main;
+    private Measured size;
+    private Measured also;
+    private double times = 1;
+
+    /** The number and measure themselves; null where none is written. */
+    Measured main() {
+        return main;
+    }
+
+    /** What one of the things counted holds; null where it is not said. */
+    Measured size() {
+        return size;
+    }
+
+    /** The same amount in another measure; null where it is said once. */
+    Measured also() {
+        return also;
+    }
+
+    List<Term> terms() {
+        return terms;
+    }
+
+    /** How often the whole amount is taken: {@code 100 g bar × 2}. */
+    double times() {
+        return times;
+    }
+
+    /** What of all these amounts is not certain. */
+    Stream<String> hints() {
+        return Stream.concat(Stream.of(main, size, also), terms.stream().map(Term::measured))
+                .filter(m -> m != null && !m.hint().isEmpty())
+                .map(Measured::hint);
+    }
+
+    /** Reads what stands here and leaves the cursor behind it. */
+    boolean read(Cursor cursor) {
+        Optional<Measured> first = cursor.measured();
+        if (first.isEmpty()) {
+            return false;
+        }
+        main = first.get();
+        if (main.unit() == null) {
+            readSize(cursor);
+        } else if (main.isMass() || main.isVolume()) {
+            skipPackage(cursor);
+        }
+        int before = -1;
+        while (before != cursor.mark()) {
+            before = cursor.mark();
+            relation(cursor);
+        }
+        cursor.skip("of");
+        return true;
+    }
+
+    /** {@code 2 x 397 g tins}, {@code 2 14-oz cans}, {@code 1 400g tin}: a count, a size and what it comes in. */
+    private void readSize(Cursor cursor) {
+        int mark = cursor.mark();
+        cursor.skip("x", "\u00d7", "-");
+        Measured inner = cursor.measured().orElse(null);
+        if (inner != null && inner.unit() != null && (inner.isMass() || inner.isVolume())) {
+            cursor.skip("-");
+            Unit container = Unit.of(cursor.word(0)).filter(Unit::isContainer).orElse(null);
+            if (container != null) {
+                cursor.skip(cursor.word(0));
+            }
+            size = inner;
+            main = new Measured(main.amount(), container == null ? Unit.PIECE : container, main.range(), 1, "", false);
+        } else {
+            cursor.back(mark);
+        }
+    }
+
+    /** {@code 100 g bar}, {@code 14-oz can of}: what it comes in changes nothing of its mass. */
+    private static void skipPackage(Cursor cursor) {
+        int mark = cursor.mark();
+        cursor.skip("-");
+        Optional<Unit> container = Unit.of(cursor.word(0)).filter(Unit::isPackage);
+        if (container.isPresent() && !cursor.raw(1).isEmpty()) {
+            cursor.skip(cursor.word(0));
+        } else {
+            cursor.back(mark);
+        }
+    }
+
+    private void relation(Cursor cursor) {
+        int mark = cursor.mark();
+        cursor.skip("of");
+        boolean taken = false;
+        if (cursor.skip("plus", "+", "and", "&")) {
+            taken = term(1, cursor);
+        } else if (cursor.skip("less", "minus")) {
+            taken = term(-1, cursor);
+        } else if (cursor.skip("/", "-", "=")) {
+            taken = also(cursor);
+        } else if (main.isMass() && terms.isEmpty()) {
+            Measured smaller = cursor.measured().orElse(null);
+            taken = smaller != null
+                    && smaller.isMass()
+                    && smaller.unit().grams() < main.unit().grams();
+            if (taken) {
+                terms.add(new Term(1, smaller));
+            }
+        }
+        if (!taken) {
+            cursor.back(mark);
+        }
+    }
+
+    private boolean term(int sign, Cursor cursor) {
+        Measured measured = cursor.measured().filter(m -> m.unit() != null).orElse(null);
+        if (measured != null) {
+            terms.add(new Term(sign, measured));
+        }
+        return measured != null;
+    }
+
+    private boolean also(Cursor cursor) {
+        Measured measured = cursor.measured().filter(m -> m.unit() != null).orElse(null);
+        if (measured != null && also == null) {
+            also = measured;
+            return true;
+        }
+        return false;
+    }
+
+    /** Takes what stands behind the name: {@code less 2 tbsp}, {@code plus 1 tsp}, {@code x 2}; returns the tokens before it. */
+    List<String> readBehind(List<String> tokens) {
+        for (int i = tokens.size() - 2; i > 0 && i >= tokens.size() - 7; i--) {
+            Cursor cursor = new Cursor(tokens);
+            cursor.back(i);
+            if (main != null && behind(cursor)) {
+                int end = tokens.get(i - 1).equals(",") ? i - 1 : i;
+                return tokens.subList(0, end);
+            }
+        }
+        return tokens;
+    }
+
+    private boolean behind(Cursor cursor) {
+        if (cursor.skip("x", "\u00d7", "*")) {
+            var count = cursor.number();
+            if (count.isPresent() && cursor.atEnd() && count.getAsDouble() > 0) {
+                times = count.getAsDouble();
+                return true;
+            }
+            return false;
+        }
+        int sign = cursor.skip("less", "minus") ? -1 : cursor.skip("plus", "+") ? 1 : 0;
+        int known = terms.size();
+        if (sign == 0 || !term(sign, cursor)) {
+            return false;
+        }
+        if (cursor.atEnd()) {
+            return true;
+        }
+        terms.subList(known, terms.size()).clear();
+        return false;
+    }
+
+    /** An amount in parentheses: of one of the things counted, or the same as the amount before it. */
+    void aside(Measured measured, boolean each) {
+        boolean container = main.unit() != null && main.unit().isContainer() && main.unit() != Unit.STICK;
+        boolean loose = measured.isMass() || main.unit() == Unit.VAGUE && measured.isVolume();
+        if (each || container && loose) {
+            size = measured;
+        } else {
+            also = measured;
+        }
+    }
+}

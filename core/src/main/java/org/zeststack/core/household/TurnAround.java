@@ -1,0 +1,80 @@
+package org.zeststack.core.household;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Brings an amount that stands behind its name to the front: {@code sugar: 250 g}, {@code almonds, 400 g, toasted},
+ * {@code yolks, 2}.
+ */
+final class TurnAround {
+
+    private static final Set<String> SEPARATORS = Set.of(",", ";", ":", "-");
+
+    /** A number behind one of these belongs to the name. */
+    private static final Set<String> NAMING = Set.of("de", "type", "no", "nr");
+
+    private static final Set<String> TIMES = Set.of("x", "\u00d7", "*");
+
+    private TurnAround() {}
+
+    private record Found(int from, int to, boolean measured) {}
+
+    /** The tokens with the amount first; as they were where it stands there already or nowhere. */
+    static List<String> of(List<String> tokens) {
+        if (tokens.isEmpty() || tokens.get(0).matches("[0-9.,]+") || new AmountReader().read(new Cursor(tokens))) {
+            return tokens;
+        }
+        Found best = null;
+        for (int i = 1; i < tokens.size() && (best == null || !best.measured); i++) {
+            Found found = at(tokens, i);
+            if (found != null && (best == null || found.measured)) {
+                best = found;
+            }
+        }
+        return best == null ? tokens : turned(tokens, best);
+    }
+
+    private static Found at(List<String> tokens, int i) {
+        String before = Words.folded(tokens.get(i - 1));
+        if (NAMING.contains(before) || tokens.get(i - 1).equals("/")) {
+            return null;
+        }
+        Cursor cursor = new Cursor(tokens);
+        cursor.back(i);
+        AmountReader reader = new AmountReader();
+        if (!reader.read(cursor)) {
+            return null;
+        }
+        Measured main = reader.main();
+        boolean number = tokens.subList(i, cursor.mark()).stream().anyMatch(t -> t.matches(".*[0-9].*"));
+        boolean measured = main.unit() != null && (number || main.unit() != Unit.VAGUE);
+        if (TIMES.contains(before)) {
+            return main.unit() == null && cursor.atEnd() ? new Found(i, cursor.mark(), false) : null;
+        }
+        boolean separated = SEPARATORS.contains(tokens.get(i - 1));
+        boolean ends = cursor.atEnd() || SEPARATORS.contains(cursor.raw(0));
+        boolean counted = main.unit() == null && number && (separated || cursor.atEnd()) && (ends || separated);
+        return measured || counted ? new Found(i, cursor.mark(), measured) : null;
+    }
+
+    private static boolean joins(String token) {
+        return SEPARATORS.contains(token) || TIMES.contains(token);
+    }
+
+    private static List<String> turned(List<String> tokens, Found found) {
+        List<String> turned = new ArrayList<>(tokens.subList(found.from, found.to));
+        List<String> name = new ArrayList<>(tokens.subList(0, found.from));
+        while (!name.isEmpty() && joins(name.get(name.size() - 1))) {
+            name.remove(name.size() - 1);
+        }
+        turned.addAll(name);
+        List<String> rest = tokens.subList(found.to, tokens.size());
+        if (!rest.isEmpty() && !SEPARATORS.contains(rest.get(0))) {
+            turned.add(",");
+        }
+        turned.addAll(rest);
+        return turned;
+    }
+}
