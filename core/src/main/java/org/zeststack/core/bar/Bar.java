@@ -129,6 +129,17 @@ public record Bar(
         return of;
     }
 
+    /**
+     * Whether a layer lies on the slab, tray or sheet when that is cut, so that the off-cuts carry their share of it: everything up
+     * to the first coat of the single pieces.
+     */
+    public boolean onCarrier(int index) {
+        return body.isCut()
+                && layers.subList(0, index + 1).stream()
+                        .noneMatch(
+                                l -> l.kind() == LayerKind.COAT && !l.coated().wholeSlab());
+    }
+
     /** First layer of a kind; −1 where there is none. */
     int first(LayerKind kind) {
         for (int i = 0; i < layers.size(); i++) {

@@ -55,6 +55,11 @@ final class BarCalls {
         return Math.round(number * ten) / ten;
     }
 
+    /** The figure of two decimals at or below a number. */
+    static double floor(double number) {
+        return Math.floor(100 * number + 1e-9) / 100;
+    }
+
     static String mm(double mm) {
         return Numbers.fixed(mm, 1) + " mm";
     }

@@ -133,6 +133,19 @@ public record BarLayer(
             };
         }
 
+        /** The same with another length. */
+        Insert ofLength(double mm) {
+            return new Insert(shape, mm, widthMm, heightMm, areaMm2, spreadMm, sinkMm, rawLengthMm);
+        }
+
+        Insert ofWidth(double mm) {
+            return new Insert(shape, lengthMm, mm, heightMm, areaMm2, spreadMm, sinkMm, rawLengthMm);
+        }
+
+        Insert ofHeight(double mm) {
+            return new Insert(shape, lengthMm, widthMm, mm, areaMm2, spreadMm, sinkMm, rawLengthMm);
+        }
+
         public double acrossMm() {
             return shape == Shape.DISC ? lengthMm : widthMm;
         }
@@ -182,6 +195,11 @@ public record BarLayer(
     private static BarLayer plain(LayerKind kind, String of, By by, double amount) {
         Faces faces = kind == LayerKind.COAT ? Faces.ALL : null;
         return new BarLayer(kind, of, by, amount, 0, 1, 1, null, null, faces, null, null, null);
+    }
+
+    /** Faces that a coat covers; all where none are said. */
+    Faces coated() {
+        return faces == null ? Faces.ALL : faces;
     }
 
     public BarLayer between(double least, double greatest) {

@@ -19,6 +19,11 @@ import org.zeststack.core.quantity.Numbers;
  */
 public final class BarStack {
 
+    /** A piece must be covered with this much to be dipped without touching the bottom (common practice, no source). */
+    static final double BOWL_OVER_MM = 10;
+
+    private static final double MM3_PER_ML = 1000;
+
     private final Bar bar;
     private final Parts parts;
     private final Frame frame;
@@ -144,13 +149,28 @@ public final class BarStack {
                 .toList();
     }
 
-    /** Couverture poured out of a cavity filled to the rim when only the shell stays, g; 0 without a shell. */
+    /** Couverture poured out of one mould, every cavity filled to the rim, when only the shells stay, g; 0 without a shell. */
     public double pouredOutGrams() {
         return frame instanceof Frame.Moulded m && m.shellMm() > 0
                 ? first(LayerKind.SHELL)
-                        .map(s -> m.inside().volumeMl() * s.material().densityGramsPerMl())
+                        .map(s -> m.inside().volumeMl() * s.material().densityGramsPerMl() * m.cavities())
                         .orElse(0.0)
                 : 0;
+    }
+
+    /** Couverture that must stand in the dipping bowl beyond what the pieces take, g; it comes back. 0 where no bowl is told. */
+    public double bowlGrams() {
+        List<StackLayer> coats = all(LayerKind.COAT);
+        Double bowl = bar.bowlMm();
+        if (bowl == null || coats.isEmpty()) {
+            return 0;
+        }
+        double density = coats.get(coats.size() - 1).material().densityGramsPerMl();
+        return Math.PI / 4 * bowl * bowl * bowlDepthMm() / MM3_PER_ML * density;
+    }
+
+    double bowlDepthMm() {
+        return CrossSection.across(this).depthMm() + BOWL_OVER_MM;
     }
 
     public List<Call> calls() {

@@ -17,6 +17,11 @@ public sealed interface Body {
     /** Notes what is out of range; fields are {@code body.NAME}. */
     void check(Faults faults);
 
+    /** Whether pieces are cut from it. */
+    default boolean isCut() {
+        return true;
+    }
+
     /** What is laid, lined or shaped as often as a run needs it: mould, slab, tray, sheet or piece. */
     String carrier();
 
@@ -27,6 +32,11 @@ public sealed interface Body {
      * @param halves whether two of them are joined to one piece
      */
     record Moulded(long mould, boolean halves) implements Body {
+        @Override
+        public boolean isCut() {
+            return false;
+        }
+
         @Override
         public String carrier() {
             return "mould";
@@ -111,6 +121,11 @@ public sealed interface Body {
      * @param grams the centre's mass; 0 where the size is given
      */
     record Shaped(Form form, double lengthMm, double widthMm, double heightMm, double grams) implements Body {
+        @Override
+        public boolean isCut() {
+            return false;
+        }
+
         @Override
         public String carrier() {
             return "piece";

@@ -4,13 +4,12 @@ import static org.zeststack.core.bar.BarCalls.GEOMETRY;
 import static org.zeststack.core.bar.BarCalls.PRACTICE;
 import static org.zeststack.core.bar.BarCalls.grams;
 import static org.zeststack.core.bar.BarCalls.mm;
-import static org.zeststack.core.bar.BarCalls.round;
 import static org.zeststack.core.bar.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
@@ -38,7 +37,17 @@ final class FitCalls {
     }
 
     static void add(BarCalls calls) {
-        if (calls.stack().frame() instanceof Frame.Moulded moulded) {
+        Frame frame = calls.stack().frame();
+        if (!(frame instanceof Frame.Moulded) && frame.lackingMl() > SMALL_ML) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "does-not-fit",
+                    "What is pressed in takes %s mL more than the layer that it should lie in holds."
+                            .formatted(fixed(frame.lackingMl(), 1)),
+                    "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)),
+                    GEOMETRY);
+        }
+        if (frame instanceof Frame.Moulded moulded) {
             FitCalls fit = new FitCalls(calls, moulded);
             fit.room();
             fit.back();
@@ -55,29 +64,17 @@ final class FitCalls {
 
     private void room() {
         boolean closed = stack.first(LayerKind.BACK).isPresent();
+        double inside = frame.inside().topMm() - frame.inside().floorMm();
         if (frame.lackingMl() > SMALL_ML) {
-            String what = lastFilling().map(StackLayer::name).orElse("What is laid in");
-            double density =
-                    lastFilling().map(l -> l.material().densityGramsPerMl()).orElse(1.0);
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "does-not-fit",
-                    "It does not fit: %s less %s leaves the room that the others want."
-                            .formatted(grams(frame.lackingMl() * density), what),
-                    "the layers want %s mL more than the %s mL inside"
-                            .formatted(
-                                    fixed(frame.lackingMl(), 2),
-                                    fixed(frame.inside().volumeMl(), 2)),
-                    GEOMETRY);
+            doesNotFit(
+                    "the layers want %s mL more than there is".formatted(fixed(frame.lackingMl(), 2)),
+                    "%s mL inside, of which they want %s mL more"
+                            .formatted(fixed(frame.inside().volumeMl(), 2), fixed(frame.lackingMl(), 2)));
         } else if (frame.lackingMm() > SMALL_MM || nothingLeft()) {
-            double inside = frame.inside().topMm() - frame.inside().floorMm();
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "does-not-fit",
-                    "It does not fit: the layers are %s higher than the inside, and nothing is left for what takes the rest."
+            doesNotFit(
+                    "the layers are %s higher than the inside, and nothing is left for what takes the rest"
                             .formatted(mm(frame.lackingMm())),
-                    "layers %s mm > inside %s mm".formatted(fixed(inside + frame.lackingMm(), 1), fixed(inside, 1)),
-                    GEOMETRY);
+                    "layers %s mm > inside %s mm".formatted(fixed(inside + frame.lackingMm(), 1), fixed(inside, 1)));
         } else if (frame.emptyMm() > SMALL_MM && (closed || stack.bar().build() == Build.MOULDED)) {
             double ml = frame.inside()
                     .volumeMl(
@@ -88,19 +85,33 @@ final class FitCalls {
                     "empty-room",
                     "%s stay empty below the rim: %s mL. Let one layer take the rest."
                             .formatted(mm(frame.emptyMm()), fixed(ml, 1)),
-                    "inside %s mm − layers %s mm"
-                            .formatted(
-                                    fixed(
-                                            frame.inside().topMm()
-                                                    - frame.inside().floorMm(),
-                                            1),
-                                    fixed(
-                                            frame.inside().topMm()
-                                                    - frame.inside().floorMm()
-                                                    - frame.emptyMm(),
-                                            1)),
+                    "inside %s mm − layers %s mm".formatted(fixed(inside, 1), fixed(inside - frame.emptyMm(), 1)),
                     GEOMETRY);
         }
+    }
+
+    /** One call says what is too much and how much less of the last filling makes everything fit, a good back with it. */
+    private void doesNotFit(String why, String arithmetic) {
+        Optional<Advice> advice = lastFilling().flatMap(f -> fitting(f, wantedBackMm()));
+        calls.add(
+                Weight.WILL_FAIL,
+                "does-not-fit",
+                "It does not fit: %s.%s"
+                        .formatted(why, advice.map(a -> " " + a.words).orElse("")),
+                advice.map(a -> arithmetic + "; " + a.arithmetic).orElse(arithmetic),
+                GEOMETRY,
+                advice.map(a -> a.change).orElse(null));
+    }
+
+    private boolean fits() {
+        return frame.lackingMl() <= SMALL_ML && frame.lackingMm() <= SMALL_MM && !nothingLeft();
+    }
+
+    /** The middle of what the back may be; 0 without a back. */
+    private double wantedBackMm() {
+        return stack.first(LayerKind.BACK)
+                .map(b -> (MouldedBuild.leastMm(b.design()) + MouldedBuild.greatestMm(b.design())) / 2)
+                .orElse(0.0);
     }
 
     /** Whether the layer that takes the rest was left without room. */
@@ -110,69 +121,117 @@ final class FitCalls {
 
     private void back() {
         Optional<StackLayer> closing = stack.first(LayerKind.BACK);
-        if (closing.isEmpty()) {
+        if (closing.isEmpty() || !fits()) {
             return;
         }
         StackLayer back = closing.get();
         double least = MouldedBuild.leastMm(back.design());
         double greatest = MouldedBuild.greatestMm(back.design());
         double thick = back.thicknessMm();
-        if (thick < least - 1e-9) {
-            change(back, (least + greatest) / 2)
-                    .ifPresent(c -> calls.add(
-                            Weight.WILL_FAIL,
-                            "back-thin",
-                            "Back will be %s: above the seal line, it will leak. %s".formatted(mm(thick), c.words),
-                            c.arithmetic,
-                            PRACTICE,
-                            c.change));
-        } else if (thick > greatest + 1e-9) {
-            change(back, (least + greatest) / 2)
-                    .ifPresent(c -> calls.add(
-                            Weight.TAKE_CARE,
-                            "back-thick",
-                            "Back will be %s: a slab to bite through. %s".formatted(mm(thick), c.words),
-                            c.arithmetic,
-                            PRACTICE,
-                            c.change));
+        boolean thin = thick < least - 1e-9;
+        if (!thin && thick <= greatest + 1e-9) {
+            return;
         }
+        double wanted = wantedBackMm();
+        Optional<Advice> advice = back.design().by() == BarLayer.By.REST
+                ? lastFilling().flatMap(f -> fitting(f, wanted))
+                : back.design().by() == BarLayer.By.MM ? Optional.of(laid(back, wanted)) : weighed(back, wanted);
+        String words = thin ? "above the seal line, it will leak" : "a slab to bite through";
+        calls.add(
+                thin ? Weight.WILL_FAIL : Weight.TAKE_CARE,
+                thin ? "back-thin" : "back-thick",
+                "Back will be %s: %s.%s"
+                        .formatted(
+                                mm(thick), words, advice.map(a -> " " + a.words).orElse("")),
+                advice.map(a -> a.arithmetic)
+                        .orElse("%s mm; %s to %s mm".formatted(fixed(thick, 2), fixed(least, 1), fixed(greatest, 1))),
+                PRACTICE,
+                advice.map(a -> a.change).orElse(null));
     }
 
     private record Advice(String words, String arithmetic, Change change) {}
 
-    /** How much more or less of the last filling gives a back of {@code wantedMm}, and the field to set. */
-    private Optional<Advice> change(StackLayer back, double wantedMm) {
-        Hollow inside = frame.inside();
-        double wanted = inside.topMm() - wantedMm;
-        double now = back.fromMm();
-        double ml = wanted >= now ? inside.volumeMl(now, wanted) : -inside.volumeMl(wanted, now);
-        Optional<StackLayer> last = lastFilling();
-        if (last.isEmpty()) {
-            return Optional.of(new Advice("Lay %s.".formatted(mm(wantedMm)), "", null));
+    private static double thickness(BarStack of, LayerKind kind) {
+        return of.first(kind).map(StackLayer::thicknessMm).orElse(0.0);
+    }
+
+    /** A back laid as thick as wanted, and what the last filling gives up or gains by it. */
+    private Advice laid(StackLayer back, double wanted) {
+        double amount = wanted / back.design().repeat();
+        List<BarLayer> layers = new ArrayList<>(stack.bar().layers());
+        layers.set(back.index(), back.design().amount(amount));
+        BarStack mended = BarStack.of(stack.bar().with(layers), stack.parts());
+        String words = lastFilling()
+                .filter(f -> f.design().by() == BarLayer.By.REST)
+                .map(f -> {
+                    double less = f.grams() - mended.layers().get(f.index()).grams();
+                    return "%s %s %s gives %s."
+                            .formatted(grams(Math.abs(less)), less < 0 ? "more" : "less", f.name(), mm(wanted));
+                })
+                .orElse("Lay %s.".formatted(mm(wanted)));
+        return new Advice(
+                words,
+                "%s mm as designed, %s mm wanted".formatted(fixed(back.thicknessMm(), 1), fixed(wanted, 1)),
+                set(back, "amount", amount, "Back of " + mm(wanted)));
+    }
+
+    /** The mass of a weighed back that is as thick as wanted. */
+    private Optional<Advice> weighed(StackLayer back, double wanted) {
+        boolean more = back.thicknessMm() < wanted;
+        double now = back.design().amount();
+        var amount = new Repair(
+                        stack,
+                        back.index(),
+                        BarLayer::amount,
+                        s -> more ? thickness(s, LayerKind.BACK) - wanted : wanted - thickness(s, LayerKind.BACK))
+                .figure(now, more ? 20 * now + 100 : 0);
+        return amount.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Advice(
+                        "%s a piece give %s.".formatted(grams(amount.getAsDouble()), mm(wanted)),
+                        "%s g give %s mm".formatted(fixed(now, 1), fixed(back.thicknessMm(), 1)),
+                        set(back, "amount", amount.getAsDouble(), "Back of " + grams(amount.getAsDouble()))));
+    }
+
+    /** How much more or less of a filling leaves a back as thick as wanted, or without one makes the layers fit; empty where none does. */
+    private Optional<Advice> fitting(StackLayer filling, double wanted) {
+        boolean rest = filling.design().by() == BarLayer.By.REST;
+        boolean closes = stack.first(LayerKind.BACK)
+                .filter(b -> b.design().by() == BarLayer.By.REST)
+                .isPresent();
+        if (rest) {
+            return Optional.empty();
         }
-        StackLayer filling = last.get();
-        double density = filling.material().densityGramsPerMl();
-        double each = ml * density;
-        String words = "%s %s %s gives %s."
-                .formatted(grams(Math.abs(each)), each < 0 ? "less" : "more", filling.name(), mm(wantedMm));
-        String arithmetic = "%s mL between %s and %s mm × %s g/mL = %s g"
-                .formatted(
-                        fixed(Math.abs(ml), 2),
-                        fixed(back.thicknessMm(), 1),
-                        fixed(wantedMm, 1),
-                        fixed(density, 3),
-                        fixed(Math.abs(each), 1));
-        Change change = null;
-        if (back.design().by() == BarLayer.By.MM) {
-            change = set(back, "amount", wantedMm, "Back of " + mm(wantedMm));
-        } else if (filling.design().by() == BarLayer.By.GRAMS) {
-            double amount = round(filling.grams() / frame.halves() + each, 1);
-            change = set(filling, "amount", amount, "Fill " + grams(amount));
-        } else if (filling.design().by() == BarLayer.By.MM) {
-            double amount = filling.thicknessMm() + (back.thicknessMm() - wantedMm);
-            change = set(filling, "amount", amount, "Fill " + mm(amount));
+        double now = filling.design().amount();
+        boolean less = !fits() || closes && thickness(stack, LayerKind.BACK) < wanted;
+        var found = new Repair(stack, filling.index(), BarLayer::amount, s -> {
+                    double left = room(s) - (closes ? wanted : 0);
+                    return less ? left : -left;
+                })
+                .figure(now, less ? 0 : 20 * now + 100);
+        if (found.isEmpty()) {
+            return Optional.empty();
         }
-        return Optional.of(new Advice(words, arithmetic, change));
+        double amount = less ? BarCalls.floor(found.getAsDouble()) : found.getAsDouble();
+        boolean byMm = filling.design().by() == BarLayer.By.MM;
+        double off = Math.abs(amount - now) * filling.design().repeat();
+        String gives = closes ? "gives a back of " + mm(wanted) : "makes room";
+        return Optional.of(new Advice(
+                "%s %s %s %s.".formatted(byMm ? mm(off) : grams(off), less ? "less" : "more", filling.name(), gives),
+                "%s instead of %s %s".formatted(fixed(amount, 2), fixed(now, 2), byMm ? "mm" : "g"),
+                set(filling, "amount", amount, "Fill " + (byMm ? mm(amount) : grams(amount)))));
+    }
+
+    /** Height left for the back or what takes the rest, below 0 where the layers want more than there is. */
+    private static double room(BarStack of) {
+        Frame.Moulded frame = (Frame.Moulded) of.frame();
+        double area = frame.inside().areaMm2(frame.inside().topMm());
+        double lacking = frame.lackingMm() + 1000 * frame.lackingMl() / area;
+        double rest = of.layers().stream()
+                .filter(l -> l.design().by() == BarLayer.By.REST)
+                .mapToDouble(StackLayer::thicknessMm)
+                .sum();
+        return rest + frame.emptyMm() - lacking;
     }
 
     private void inserts() {
@@ -203,18 +262,50 @@ final class FitCalls {
     }
 
     private void misfit(StackLayer layer, String code, String how, double over, double size, double play, double room) {
-        boolean disc = layer.design().insert().shape() == BarLayer.Shape.DISC;
-        double fits = Math.floor((room - play) * 10) / 10;
-        String field = how.equals("long") || disc ? "lengthMm" : "widthMm";
+        BarLayer.Shape shape = layer.design().insert().shape();
+        boolean length = how.equals("long") || shape == BarLayer.Shape.DISC;
+        var trimmed = new Repair(
+                        stack,
+                        layer.index(),
+                        (l, mm) -> l.with(
+                                length ? l.insert().ofLength(mm) : l.insert().ofWidth(mm)),
+                        s -> length ? room(s, layer, true) : room(s, layer, false))
+                .figure(size, BarLayer.Insert.SIDE_MM.least());
+        Change change = null;
+        String advice = "There is no room for it there.";
+        if (trimmed.isPresent()) {
+            double fits = Math.floor(trimmed.getAsDouble() * 10) / 10;
+            advice = "Trim it to %s mm.".formatted(fixed(fits, 1));
+            change = set(layer, length ? "lengthMm" : "widthMm", fits, "Trim to " + mm(fits));
+        }
         calls.add(
                 Weight.WILL_FAIL,
                 code,
-                "%s is %s too %s where it rests, %s mm up. Trim it to %s mm."
-                        .formatted(layer.name(), mm(over), how, fixed(layer.fromMm(), 1), fixed(fits, 1)),
+                "%s is %s too %s where it rests, %s mm up. %s"
+                        .formatted(layer.name(), mm(over), how, fixed(layer.fromMm(), 1), advice),
                 "%s mm + spread and 0.5 mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
                         .formatted(fixed(size, 1), fixed(play, 1), fixed(size + play, 1), fixed(room, 1)),
                 GEOMETRY,
-                fits > 0 ? set(layer, field, fits, "Trim to " + mm(fits)) : null);
+                change);
+    }
+
+    /** Room that an insert leaves on both sides together where it rests, along or across; below 0 where it does not go in. */
+    private static double room(BarStack of, StackLayer layer, boolean along) {
+        Frame.Moulded frame = (Frame.Moulded) of.frame();
+        StackLayer now = of.layers().stream()
+                .filter(l -> l.index() == layer.index())
+                .findFirst()
+                .orElseThrow();
+        BarLayer.Insert insert = now.design().insert();
+        Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), now.fromMm()));
+        double play = insert.spreadMm() + 2 * CLEAR_MM;
+        double across = insert.acrossMm() + play;
+        if (insert.shape() == BarLayer.Shape.DISC) {
+            return room.widestDiscMm() - across;
+        }
+        return along
+                ? room.longestMm(Math.min(across, room.widthMm())) - insert.lengthMm() - play
+                : room.widthMm() - across;
     }
 
     /** An insert must lie below the back, and never above the seal line. */
@@ -223,36 +314,45 @@ final class FitCalls {
         double top = frame.inside().topMm();
         double ceiling = back.map(StackLayer::fromMm).orElse(top);
         double over = layer.toMm() - ceiling;
-        if (over <= SMALL_MM) {
+        if (over <= SMALL_MM || !fits()) {
             return;
         }
         double seal = back.map(b -> top - MouldedBuild.leastMm(b.design())).orElse(top);
-        double height = layer.design().insert().heightMm() - over;
+        var lower = new Repair(
+                        stack, layer.index(), (l, mm) -> l.with(l.insert().ofHeight(mm)), s -> below(s, layer))
+                .figure(layer.design().insert().heightMm(), BarLayer.Insert.HEIGHT_MM.least());
+        Change change = null;
+        String advice = "There is no room for it on that level.";
+        if (lower.isPresent()) {
+            double height = Math.floor(lower.getAsDouble() * 10) / 10;
+            if (height >= BarLayer.Insert.HEIGHT_MM.least()) {
+                advice = "One %s high fits, or press it deeper.".formatted(mm(height));
+                change = set(layer, "heightMm", height, "Height " + mm(height));
+            }
+        }
         calls.add(
                 layer.toMm() > seal ? Weight.WILL_FAIL : Weight.TAKE_CARE,
                 "insert-proud",
                 "%s stands %s up into the back%s. %s"
-                        .formatted(
-                                layer.name(),
-                                mm(over),
-                                layer.toMm() > seal ? ", above the seal line" : "",
-                                height > 0.3
-                                        ? "One %s high fits, or press it deeper.".formatted(mm(height))
-                                        : "There is no room for it on that level."),
+                        .formatted(layer.name(), mm(over), layer.toMm() > seal ? ", above the seal line" : "", advice),
                 "rests at %s mm + %s mm high = %s mm; the back begins at %s mm"
                         .formatted(
                                 fixed(layer.fromMm(), 1),
-                                fixed(layer.design().insert().heightMm(), 1),
+                                fixed(layer.toMm() - layer.fromMm(), 1),
                                 fixed(layer.toMm(), 1),
                                 fixed(ceiling, 1)),
                 GEOMETRY,
-                height > 0.3
-                        ? set(
-                                layer,
-                                "heightMm",
-                                Math.floor(height * 10) / 10,
-                                "Height " + mm(Math.floor(height * 10) / 10))
-                        : null);
+                change);
+    }
+
+    private static double below(BarStack of, StackLayer layer) {
+        double ceiling = of.first(LayerKind.BACK)
+                .map(StackLayer::fromMm)
+                .orElse(((Frame.Moulded) of.frame()).inside().topMm());
+        return of.layers().stream()
+                .filter(l -> l.index() == layer.index())
+                .mapToDouble(l -> ceiling - l.toMm())
+                .sum();
     }
 
     /** Loose content of hollow pieces. */

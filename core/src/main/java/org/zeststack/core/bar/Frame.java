@@ -16,6 +16,9 @@ public sealed interface Frame {
     /** Share of a slab or sheet that is not pieces; 0 for others. */
     double offcutFraction();
 
+    /** Room that what is laid in wants beyond what there is, mL. */
+    double lackingMl();
+
     /**
      * In a mould.
      *
@@ -39,9 +42,14 @@ public sealed interface Frame {
             int rows,
             int columns)
             implements Frame {
+        /** Cavities of one mould. */
+        public int cavities() {
+            return Math.max(1, rows * columns);
+        }
+
         @Override
         public int piecesOfOne() {
-            return Math.max(1, rows * columns / halves);
+            return Math.max(1, cavities() / halves);
         }
 
         @Override
@@ -55,8 +63,9 @@ public sealed interface Frame {
      *
      * @param cornerMm rounding of the corners seen from above
      * @param stackMm height of the layers without coats
+     * @param lackingMl of one piece
      */
-    record Cut(SlabCut cut, double cornerMm, double stackMm) implements Frame {
+    record Cut(SlabCut cut, double cornerMm, double stackMm, double lackingMl) implements Frame {
         @Override
         public int piecesOfOne() {
             return cut.pieces();
@@ -76,7 +85,13 @@ public sealed interface Frame {
      * @param stackMm height of one size's layers
      */
     record Discs(
-            double lengthMm, double widthMm, boolean round, List<Double> sizesMm, List<Cutters> cutters, double stackMm)
+            double lengthMm,
+            double widthMm,
+            boolean round,
+            List<Double> sizesMm,
+            List<Cutters> cutters,
+            double stackMm,
+            double lackingMl)
             implements Frame {
         @Override
         public int piecesOfOne() {
@@ -103,7 +118,7 @@ public sealed interface Frame {
     }
 
     /** Shaped by hand; the centre's measures without coats. */
-    record Hand(Body.Form form, double lengthMm, double widthMm, double heightMm) implements Frame {
+    record Hand(Body.Form form, double lengthMm, double widthMm, double heightMm, double lackingMl) implements Frame {
         @Override
         public int piecesOfOne() {
             return 1;

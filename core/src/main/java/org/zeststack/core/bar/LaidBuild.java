@@ -64,29 +64,17 @@ final class LaidBuild {
         double area = areaMm2(a, b, cornerMm);
         Pour pour = Pour.into(new Prism(new Outline(Outline.Kind.RECTANGLE, a, b), area), poured());
         double share = cut.lengthMm() * cut.widthMm() / (cut.pieces() * area);
-        List<StackLayer> layers = levels(pour, 1, share);
+        List<StackLayer> layers = levels(pour, share);
         double height = heightMm(layers);
-        Coats coats = new Coats((faces, side, below, above) -> faces.wholeSlab()
-                ? wholeSlab(cut, faces, height + below + above)
-                : faces(faces, a + 2 * side, b + 2 * side, cornerMm + side, height + below + above));
+        double around = 2 * (a + b) - (8 - 2 * Math.PI) * cornerMm;
+        Coats coats = new Coats(new Solid.Upright(area, around, height), cut, area, height);
         layers.addAll(coats.lay(deposits, keys));
-        strewn(layers, height);
-        return new BarStack(bar, parts, new Frame.Cut(cut, cornerMm, height), layers);
+        strewn(layers, height, share);
+        return new BarStack(bar, parts, new Frame.Cut(cut, cornerMm, height, pour.lackingMl()), layers);
     }
 
     private static double areaMm2(double a, double b, double corner) {
         return a * b - (4 - Math.PI) * corner * corner;
-    }
-
-    private static double faces(BarLayer.Faces faces, double a, double b, double corner, double height) {
-        double around = 2 * (a + b) - (8 - 2 * Math.PI) * corner;
-        double flat = areaMm2(a, b, corner);
-        return (faces.bottom() ? flat : 0) + (faces.top() ? flat : 0) + (faces.sides() ? around * height : 0);
-    }
-
-    /** Surface of the whole slab that falls to one piece. */
-    private static double wholeSlab(SlabCut cut, BarLayer.Faces faces, double height) {
-        return faces(faces, cut.lengthMm(), cut.widthMm(), 0, height) / cut.pieces();
     }
 
     private BarStack discs(Body.Sheet sheet) {
@@ -103,12 +91,13 @@ final class LaidBuild {
         }
         Pour pour = Pour.into(new Prism(outline(sheet, sheet.cuttersMm().get(0)), area), poured());
         Frame.Discs bare =
-                new Frame.Discs(sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, 0);
-        List<StackLayer> layers = levels(pour, 1, 1 / (1 - bare.offcutFraction()));
+                new Frame.Discs(sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, 0, 0);
+        double share = 1 / (1 - bare.offcutFraction());
+        List<StackLayer> layers = levels(pour, share);
         double height = heightMm(layers);
-        strewn(layers, height);
-        Frame frame =
-                new Frame.Discs(sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, height);
+        strewn(layers, height, share);
+        Frame frame = new Frame.Discs(
+                sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, height, pour.lackingMl());
         return new BarStack(bar, parts, frame, layers);
     }
 
@@ -126,12 +115,11 @@ final class LaidBuild {
         return deposit.layer().kind() == LayerKind.TOPPING || deposit.layer().kind() == LayerKind.DECORATION;
     }
 
-    private List<StackLayer> levels(Pour pour, int times, double share) {
+    /** What is poured, with its share of off-cuts. */
+    private List<StackLayer> levels(Pour pour, double share) {
         List<StackLayer> layers = new ArrayList<>();
         for (Pour.Laid laid : pour.laid()) {
             Pour.Deposit deposit = laid.deposit();
-            double with = deposit.layer().kind().level() ? share : 1;
-            double grams = laid.grams() * times;
             layers.add(new StackLayer(
                     deposit.index(),
                     keys.get(deposit.index()),
@@ -140,10 +128,10 @@ final class LaidBuild {
                     laid.fromMm(),
                     laid.toMm(),
                     laid.toMm() - laid.fromMm(),
-                    laid.volumeMl() * times,
-                    grams,
-                    grams * with,
-                    window(deposit.layer(), laid.toMm() - laid.fromMm(), grams)));
+                    laid.volumeMl(),
+                    laid.grams(),
+                    laid.grams() * share,
+                    window(deposit.layer(), laid.toMm() - laid.fromMm(), laid.grams())));
         }
         return layers;
     }
@@ -160,11 +148,20 @@ final class LaidBuild {
     }
 
     private static double heightMm(List<StackLayer> layers) {
-        return layers.stream().mapToDouble(StackLayer::toMm).max().orElse(0);
+        return layers.stream()
+                .filter(l -> l.kind().level())
+                .mapToDouble(StackLayer::toMm)
+                .max()
+                .orElse(0);
     }
 
-    private void strewn(List<StackLayer> layers, double height) {
-        deposits.stream().filter(LaidBuild::isStrewn).forEach(d -> layers.add(strewn(d, keys.get(d.index()), height)));
+    private void strewn(List<StackLayer> layers, double height, double share) {
+        for (Pour.Deposit d : deposits) {
+            if (isStrewn(d)) {
+                StackLayer layer = strewn(d, keys.get(d.index()), height);
+                layers.add(bar.onCarrier(d.index()) ? layer.laid(share) : layer);
+            }
+        }
     }
 
     /** What lies on top of a piece without a thickness of its own. */

@@ -5,10 +5,10 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
-import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.water.Solution;
@@ -19,7 +19,7 @@ import org.zeststack.core.water.WaterActivity;
  *
  * @param of slug or link
  * @param pattern which colour and hatch draws it
- * @param densityGramsPerMl of the set or finished mass
+ * @param density of the set or finished mass, with its pores
  * @param per100Grams composition of 100 g
  * @param waterActivity typical of dry goods, of the solution for wet ones; null where neither is known
  * @param dry whether it is dry goods that turn soft
@@ -33,7 +33,7 @@ public record Material(
         String of,
         String name,
         String pattern,
-        double densityGramsPerMl,
+        Density density,
         Composition per100Grams,
         Double waterActivity,
         boolean dry,
@@ -51,8 +51,6 @@ public record Material(
     /** Syrup and invert sugar over sucrose below which sucrose beyond saturation crystallises (common practice, no source). */
     private static final double CLEAR_SHARE = 1 / 3.0;
 
-    private static final double ROOM_CELSIUS = 20;
-
     /** Dissolving solids over mass from which water melts a dry thing instead of softening it. */
     private static final double MOSTLY_SUGAR = 0.6;
 
@@ -64,16 +62,13 @@ public record Material(
     public static Material of(Ingredient ingredient, Double pricePerKg) {
         boolean compound = ingredient.slug().startsWith("compound-");
         Composition hundred = ingredient.per100Grams();
-        double density = ingredient.densityGramsPerMl() > 0
-                ? ingredient.densityGramsPerMl()
-                : ChoiOkos.densityGramsPerMl(hundred, ROOM_CELSIUS);
         boolean couverture = ingredient.isCouverture();
         boolean dry = ingredient.dryActivity() > 0 && !couverture;
         return new Material(
                 ingredient.slug(),
                 ingredient.name(),
                 pattern(ingredient),
-                density,
+                Density.of(ingredient),
                 hundred,
                 dry ? Double.valueOf(ingredient.dryActivity()) : activity(hundred),
                 dry,
@@ -101,7 +96,7 @@ public record Material(
                 finished.slug(),
                 formula.name(),
                 family.material(),
-                balance.densityGramsPerMl(),
+                balance.density(),
                 finished.per100Grams(),
                 activity,
                 dry,
@@ -151,7 +146,10 @@ public record Material(
     /** This with {@code fraction} of another in it. */
     Material with(Material other, BarLayer.Mix mix) {
         double f = mix.fraction();
-        double density = 1 / ((1 - f) / densityGramsPerMl + f / other.densityGramsPerMl);
+        Density mixed = new Density(
+                mixed(f, density.least(), other.density.least()),
+                mixed(f, density.usual(), other.density.usual()),
+                mixed(f, density.greatest(), other.density.greatest()));
         Set<String> both = new TreeSet<>(allergens);
         both.addAll(other.allergens);
         boolean plain = !chocolate.isEmpty()
@@ -166,7 +164,7 @@ public record Material(
                 of,
                 name + (mix.marbled() ? " marbled with " : " with ") + other.name,
                 pattern,
-                density,
+                mixed,
                 both100,
                 dry ? waterActivity : activity(both100),
                 dry,
@@ -179,6 +177,15 @@ public record Material(
                 pricePerKg == null || other.pricePerKg == null
                         ? null
                         : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg));
+    }
+
+    private static double mixed(double fraction, double one, double other) {
+        return 1 / ((1 - fraction) / one + fraction / other);
+    }
+
+    /** Density that is reckoned with. */
+    public double densityGramsPerMl() {
+        return density.usual();
     }
 
     public boolean isChocolate() {

@@ -7,6 +7,7 @@ import org.zeststack.core.cavity.Calibrated;
 import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.LinedCavity;
+import org.zeststack.core.formula.Density;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
@@ -19,6 +20,8 @@ final class MouldedBuild {
     static final double BACK_LEAST_MM = 1;
 
     static final double BACK_GREATEST_MM = 3;
+
+    private static final double BY_HAND = 0.05;
 
     private final Bar bar;
     private final Parts parts;
@@ -97,11 +100,11 @@ final class MouldedBuild {
         String field = "layer." + deposit.index() + ".amount";
         if (layer.by() == BarLayer.By.MM) {
             try {
-                cavity.lined(layer.amount());
+                cavity.lined(layer.amount() * layer.repeat());
             } catch (InvalidInput input) {
                 throw new InvalidInput(input.faults().get(0).at(field));
             }
-            return layer.amount();
+            return layer.amount() * layer.repeat();
         }
         double ml = Pour.massOf(deposit) / deposit.material().densityGramsPerMl();
         double least = LinedCavity.SHELL_MM.least();
@@ -147,10 +150,7 @@ final class MouldedBuild {
         }
         List<StackLayer> layers = new ArrayList<>();
         for (Pour.Laid one : laid) {
-            FillWindow window = isFilling(one)
-                    ? new FillWindow(
-                            Math.max(0, bounds[0]) * one.grams(), one.grams(), Math.max(0, bounds[1]) * one.grams())
-                    : fixed(one.grams());
+            FillWindow window = window(one, bounds);
             layers.add(layer(
                     one.deposit(),
                     one.fromMm(),
@@ -161,6 +161,31 @@ final class MouldedBuild {
                     window));
         }
         return layers;
+    }
+
+    /** Of a filling what the back allows; of what nobody closes, as a tablet, what is told apart by hand; of a porous insert its range. */
+    private FillWindow window(Pour.Laid one, double[] bounds) {
+        double grams = one.grams();
+        Density density = one.deposit().material().density();
+        if (isFilling(one)) {
+            return bar.first(LayerKind.BACK) < 0
+                    ? byHand(one.deposit().layer(), grams)
+                    : new FillWindow(Math.max(0, bounds[0]) * grams, grams, Math.max(0, bounds[1]) * grams);
+        }
+        boolean weighed = one.deposit().layer().by() == BarLayer.By.GRAMS;
+        if (one.deposit().layer().kind() == LayerKind.INSERT && !weighed && !density.known()) {
+            return new FillWindow(
+                    grams * density.least() / density.usual(), grams, grams * density.greatest() / density.usual());
+        }
+        return fixed(grams);
+    }
+
+    /** What is shaped or poured by hand may differ as far as the bar says, in grams, or else by a twentieth (common practice, no source). */
+    static FillWindow byHand(BarLayer layer, double grams) {
+        double each = layer.by() == BarLayer.By.MM && layer.amount() > 0 ? grams / layer.amount() : 1;
+        double least = layer.leastMm() == null ? (1 - BY_HAND) * grams : layer.leastMm() * each;
+        double greatest = layer.greatestMm() == null ? (1 + BY_HAND) * grams : layer.greatestMm() * each;
+        return new FillWindow(least, grams, greatest);
     }
 
     /** Room gained when the fillings reach up to another level, mL; negative where it is lower. */

@@ -186,9 +186,11 @@ final class NameCalls {
                     "The piece weighs %s, %s less than declared.".formatted(grams(piece), grams(declared - piece)),
                     "%s declared − %s designed%s".formatted(grams(declared), grams(piece), bound),
                     "Average system, OIML R 87 and Directive 76/211/EEC (values from memory).",
-                    new Change(
-                            "Declare %s g".formatted(fixed(Math.floor(piece), 0)),
-                            Map.of("declaredGrams", fixed(Math.floor(piece), 0))));
+                    Bar.DECLARED_GRAMS.holds(Math.floor(piece))
+                            ? new Change(
+                                    "Declare %s g".formatted(fixed(Math.floor(piece), 0)),
+                                    Map.of("declaredGrams", fixed(Math.floor(piece), 0)))
+                            : null);
         }
     }
 

@@ -25,6 +25,9 @@ final class NeighbourCalls {
     /** Share of fat or couverture around a crisp part that keeps water from it (common practice, no source). */
     private static final double COATED = 0.10;
 
+    /** Heights nearer than this are one. */
+    private static final double CLOSE_MM = 0.01;
+
     private final BarCalls calls;
     private final BarStack stack;
 
@@ -50,19 +53,19 @@ final class NeighbourCalls {
     }
 
     /**
-     * Layers that touch: neighbours from the bottom up, what is strewn in or on a layer with that layer and, where it lies on
-     * top, with the one above it; shells and coats with what they enclose.
+     * Layers that touch, told by their heights: level layers that meet; inserts and inclusions with every layer that they stand
+     * or lie in, and with those that they rest on or bear; shells and coats with what they enclose.
      */
     private List<Pair> pairs() {
         List<Pair> pairs = new ArrayList<>();
         List<StackLayer> pile = stack.layers().stream()
                 .filter(l -> l.kind().level() || l.kind() == LayerKind.INSERT || l.kind() == LayerKind.INCLUSION)
                 .toList();
-        for (int i = 0; i + 1 < pile.size(); i++) {
-            pairs.add(new Pair(pile.get(i), pile.get(i + 1)));
-            boolean through = pile.get(i + 1).kind() == LayerKind.INCLUSION && i + 2 < pile.size();
-            if (through) {
-                pairs.add(new Pair(pile.get(i), pile.get(i + 2)));
+        for (int i = 0; i < pile.size(); i++) {
+            for (int j = i + 1; j < pile.size(); j++) {
+                if (touch(pile.get(i), pile.get(j))) {
+                    pairs.add(new Pair(pile.get(i), pile.get(j)));
+                }
             }
         }
         for (StackLayer around : stack.layers()) {
@@ -76,6 +79,14 @@ final class NeighbourCalls {
             }
         }
         return pairs;
+    }
+
+    private static boolean touch(StackLayer one, StackLayer other) {
+        boolean lies = one.kind() == LayerKind.INCLUSION || other.kind() == LayerKind.INCLUSION;
+        boolean levels = one.kind().level() || other.kind().level();
+        double overlap = Math.min(one.toMm(), other.toMm()) - Math.max(one.fromMm(), other.fromMm());
+        boolean empty = Math.min(one.toMm() - one.fromMm(), other.toMm() - other.fromMm()) < CLOSE_MM;
+        return levels && !empty && overlap > (lies ? CLOSE_MM : -CLOSE_MM);
     }
 
     private static boolean barrier(Material material) {

@@ -7,29 +7,46 @@ import org.zeststack.core.cavity.Hollow;
 
 /**
  * Fills a space layer upon layer. Layers below the one that takes the rest are laid from the floor up, those above it from the
- * opening down. An insert rests on the layer below, pressed in by its sink; what is soft is displaced up around it. An inclusion
- * lies inside a layer and displaces it, as far as it is embedded.
+ * opening down. An insert rests on the level layer below it, pressed in by its sink; what is soft is displaced up around it,
+ * through as many layers as it is pressed into. An inclusion lies inside the layer below it as far as it is embedded, and stands
+ * in the one above with the rest.
+ *
+ * <p>Levels and inserts depend on each other: the levels are found with the inserts where they last were, until nothing moves.
+ * What is pressed into the layer being laid moves with its level, so that in the usual case one round is enough.
  */
 final class Pour {
 
     private static final double MM3_PER_ML = 1000;
     private static final double SMALL_MM = 1e-9;
 
+    /** How far into the layer above a piece that is not wholly embedded is taken to reach: enough to touch it. */
+    private static final double STANDING_MM = 0.5;
+
+    private static final double STILL_MM = 1e-11;
+    private static final int MOST_ROUNDS = 500;
+    private static final int FLOOR = -1;
+
     /** A layer with its material. */
-    record Deposit(int index, BarLayer layer, Material material) {}
+    record Deposit(int index, BarLayer layer, Material material) {
+
+        private boolean level() {
+            return layer.kind().level();
+        }
+
+        private double volumeMl() {
+            return massOf(this) / material.densityGramsPerMl();
+        }
+    }
 
     /** A layer that has found its place. */
     record Laid(Deposit deposit, double fromMm, double toMm, double volumeMl, double grams) {}
-
-    /** What an insert takes away from the layers around it. */
-    private record Placed(double areaMm2, double fromMm, double toMm) {}
 
     private final Hollow space;
     private final List<Deposit> deposits;
     private final double[] from;
     private final double[] to;
     private final double[] taken;
-    private final List<Placed> placed = new ArrayList<>();
+    private final List<Integer> inserts = new ArrayList<>();
     private double lackingMl;
     private double lackingMm;
     private double emptyMm;
@@ -40,12 +57,22 @@ final class Pour {
         from = new double[deposits.size()];
         to = new double[deposits.size()];
         taken = new double[deposits.size()];
+        for (int i = 0; i < deposits.size(); i++) {
+            if (deposits.get(i).layer().insert() != null) {
+                inserts.add(i);
+            }
+        }
     }
 
     static Pour into(Hollow space, List<Deposit> deposits) {
         Pour pour = new Pour(space, deposits);
         pour.embed();
-        pour.pour();
+        int rounds = 0;
+        while (pour.round() > STILL_MM && ++rounds < MOST_ROUNDS) {
+            pour.lackingMl = 0;
+            pour.lackingMm = 0;
+        }
+        pour.crowded();
         return pour;
     }
 
@@ -64,72 +91,79 @@ final class Pour {
         return emptyMm;
     }
 
-    /** Room that inserts and inclusions take inside a layer, mL. */
-    double takenMl(int position) {
-        return taken[position] + inserts(from[position], to[position]);
-    }
-
-    /** Counts what inclusions displace to the layer that they lie in: the one below, else the one above. */
+    /** Counts what inclusions displace to the layers that they lie and stand in. */
     private void embed() {
         for (int i = 0; i < deposits.size(); i++) {
             Deposit deposit = deposits.get(i);
-            if (deposit.layer().kind() == LayerKind.INCLUSION) {
-                int host = host(i);
-                if (host >= 0) {
-                    taken[host] += deposit.layer().embedded()
-                            * massOf(deposit)
-                            / deposit.material().densityGramsPerMl();
-                }
+            if (deposit.layer().kind() != LayerKind.INCLUSION) {
+                continue;
+            }
+            int below = below(i);
+            int above = above(i);
+            double inside = below == FLOOR ? 0 : deposit.layer().embedded();
+            if (below != FLOOR) {
+                taken[below] += inside * deposit.volumeMl();
+            }
+            if (above < deposits.size()) {
+                taken[above] += (1 - inside) * deposit.volumeMl();
             }
         }
     }
 
-    private int host(int inclusion) {
-        for (int i = inclusion - 1; i >= 0; i--) {
-            if (deposits.get(i).layer().kind().level()) {
-                return i;
-            }
+    /** The level layer below a position; {@link #FLOOR} where there is none. */
+    private int below(int position) {
+        int i = position - 1;
+        while (i >= 0 && !deposits.get(i).level()) {
+            i--;
         }
-        for (int i = inclusion + 1; i < deposits.size(); i++) {
-            if (deposits.get(i).layer().kind().level()) {
-                return i;
-            }
+        return i;
+    }
+
+    private int above(int position) {
+        int i = position + 1;
+        while (i < deposits.size() && !deposits.get(i).level()) {
+            i++;
         }
-        return -1;
+        return i;
     }
 
     static double massOf(Deposit deposit) {
         BarLayer layer = deposit.layer();
-        return switch (layer.by()) {
-            case PIECES -> layer.amount() * layer.eachGrams();
-            case MILLIGRAMS -> layer.amount() / 1000;
-            default -> layer.amount();
-        };
+        double each =
+                switch (layer.by()) {
+                    case PIECES -> layer.amount() * layer.eachGrams();
+                    case MILLIGRAMS -> layer.amount() / 1000;
+                    default -> layer.amount();
+                };
+        return each * layer.repeat();
     }
 
-    private void pour() {
+    /** Lays everything once; returns how far an insert moved by it. */
+    private double round() {
         int rest = rest();
         double level = space.floorMm();
         for (int i = 0; i < (rest < 0 ? deposits.size() : rest); i++) {
             level = up(i, level);
         }
-        if (rest < 0) {
-            emptyMm = space.topMm() - level;
-            return;
-        }
-        double ceiling = space.topMm();
-        for (int i = deposits.size() - 1; i > rest; i--) {
-            ceiling = down(i, ceiling);
-        }
-        lackingMm += Math.max(0, level - ceiling);
-        from[rest] = Math.min(level, Math.max(ceiling, space.floorMm()));
-        to[rest] = Math.max(from[rest], ceiling);
-        for (int i = rest + 1; i < deposits.size(); i++) {
-            if (deposits.get(i).layer().kind() == LayerKind.INSERT) {
-                place(i, to[below(i)]);
+        emptyMm = rest < 0 ? space.topMm() - level : 0;
+        if (rest >= 0) {
+            double ceiling = space.topMm();
+            for (int i = deposits.size() - 1; i > rest; i--) {
+                ceiling = down(i, ceiling);
             }
+            lackingMm += Math.max(0, level - ceiling);
+            from[rest] = Math.min(level, Math.max(ceiling, space.floorMm()));
+            to[rest] = Math.max(from[rest], ceiling);
         }
-        lackingMl = Math.max(lackingMl, Math.max(0, taken[rest] - free(from[rest], to[rest])));
+        double moved = 0;
+        for (int i : inserts) {
+            int support = below(i);
+            double lowest = bottom(i, support == FLOOR ? space.floorMm() : to[support]);
+            moved = Math.max(moved, Math.abs(lowest - from[i]));
+            from[i] = lowest;
+            to[i] = lowest + heightMm(i);
+        }
+        return moved;
     }
 
     private int rest() {
@@ -141,116 +175,131 @@ final class Pour {
         return -1;
     }
 
-    private int below(int position) {
-        for (int i = position - 1; i > 0; i--) {
-            if (deposits.get(i).layer().kind().level()) {
-                return i;
-            }
-        }
-        return 0;
+    private double bottom(int insert, double levelMm) {
+        return Math.max(
+                space.floorMm(), levelMm - deposits.get(insert).layer().insert().sinkMm());
+    }
+
+    private double heightMm(int insert) {
+        BarLayer layer = deposits.get(insert).layer();
+        return layer.insert().heightMm() * layer.repeat();
     }
 
     /** Lays one from below; returns the new level. */
     private double up(int i, double level) {
-        BarLayer layer = deposits.get(i).layer();
-        if (layer.kind() == LayerKind.INSERT) {
-            place(i, level);
+        Deposit deposit = deposits.get(i);
+        if (!deposit.level()) {
             return level;
         }
         from[i] = level;
-        to[i] = level;
-        if (!layer.kind().level()) {
-            return level;
+        BarLayer layer = deposit.layer();
+        if (layer.by() == BarLayer.By.MM) {
+            double wanted = level + layer.amount() * layer.repeat();
+            to[i] = Math.min(space.topMm(), wanted);
+            lackingMm += wanted - to[i];
+        } else {
+            to[i] = rise(i, level);
         }
-        double wanted = layer.by() == BarLayer.By.MM ? level + layer.amount() * layer.repeat() : rise(i, level);
-        to[i] = Math.min(space.topMm(), wanted);
-        lackingMm += wanted - to[i];
         return to[i];
     }
 
-    private void place(int i, double levelMm) {
-        BarLayer.Insert insert = deposits.get(i).layer().insert();
-        from[i] = Math.max(space.floorMm(), levelMm - insert.sinkMm());
-        to[i] = from[i] + insert.heightMm();
-        placed.add(new Placed(insert.outlineMm2(), from[i], to[i]));
-    }
-
-    /** Height up to which a given mass reaches, with the inserts that are pressed into it. */
+    /** Height up to which a given mass reaches, with what is pressed into it. */
     private double rise(int i, double level) {
-        double volume = massOf(deposits.get(i))
-                        * deposits.get(i).layer().repeat()
-                        / deposits.get(i).material().densityGramsPerMl()
-                + taken[i];
-        double pressedMm2 = 0;
-        double sinkMm = 0;
-        if (i + 1 < deposits.size() && deposits.get(i + 1).layer().insert() != null) {
-            pressedMm2 = deposits.get(i + 1).layer().insert().outlineMm2();
-            sinkMm = deposits.get(i + 1).layer().insert().sinkMm();
-        }
-        double room = free(level, space.topMm()) - pressedMm2 * sinkMm / MM3_PER_ML;
+        double volume = deposits.get(i).volumeMl() + taken[i];
+        double top = space.topMm();
+        double room = roomBelow(i, level, top);
         if (volume > room) {
             lackingMl += volume - room;
-            return space.topMm();
+            return top;
         }
-        if (placed.isEmpty() && pressedMm2 == 0) {
+        if (inserts.isEmpty()) {
             return space.heightMm(level, volume);
         }
-        double pressed = pressedMm2;
-        double sink = sinkMm;
-        return new BrentSolver(1e-10)
-                .solve(
-                        200,
-                        z -> free(level, z) - pressed * Math.min(sink, z - level) / MM3_PER_ML - volume,
-                        level,
-                        space.topMm());
+        return volume <= 0
+                ? level
+                : new BrentSolver(1e-12).solve(300, z -> roomBelow(i, level, z) - volume, level, top);
+    }
+
+    /** Room between two heights while layer {@code i} reaches up to the upper one. */
+    private double roomBelow(int i, double fromMm, double toMm) {
+        return space.volumeMl(fromMm, toMm) - inserted(fromMm, toMm, i, toMm);
     }
 
     /** Lays one from above; returns the new ceiling. */
     private double down(int i, double ceiling) {
-        BarLayer layer = deposits.get(i).layer();
-        from[i] = ceiling;
-        to[i] = ceiling;
-        if (!layer.kind().level()) {
+        Deposit deposit = deposits.get(i);
+        if (!deposit.level()) {
             return ceiling;
         }
+        to[i] = ceiling;
         double floor = space.floorMm();
-        double wanted = layer.by() == BarLayer.By.MM ? ceiling - layer.amount() * layer.repeat() : sink(i, ceiling);
-        from[i] = Math.max(floor, wanted);
-        lackingMm += from[i] - wanted;
+        BarLayer layer = deposit.layer();
+        if (layer.by() == BarLayer.By.MM) {
+            double wanted = ceiling - layer.amount() * layer.repeat();
+            from[i] = Math.max(floor, wanted);
+            lackingMm += from[i] - wanted;
+        } else {
+            from[i] = sink(i, ceiling);
+        }
         return from[i];
     }
 
     private double sink(int i, double ceiling) {
-        // What lies on the layer below stands in this one.
-        double volume =
-                massOf(deposits.get(i)) / deposits.get(i).material().densityGramsPerMl() + taken[i] + standing(i);
+        double volume = deposits.get(i).volumeMl() + taken[i];
         double floor = space.floorMm();
-        if (volume >= free(floor, ceiling)) {
-            lackingMl += volume - free(floor, ceiling);
+        double room = roomAbove(i, floor, ceiling);
+        if (volume >= room) {
+            lackingMl += volume - room;
             return floor;
         }
         return volume <= 0
                 ? ceiling
-                : new BrentSolver(1e-10).solve(200, z -> free(z, ceiling) - volume, floor, ceiling);
+                : new BrentSolver(1e-12).solve(300, z -> roomAbove(i, z, ceiling) - volume, floor, ceiling);
     }
 
-    /** Volume of an insert on the layer below, as far as it is not pressed into that. */
-    private double standing(int i) {
-        BarLayer.Insert under = i == 0 ? null : deposits.get(i - 1).layer().insert();
-        return under == null ? 0 : under.outlineMm2() * Math.max(0, under.heightMm() - under.sinkMm()) / MM3_PER_ML;
+    /** Room between two heights while layer {@code i} begins at the lower one: what rests below stands in it. */
+    private double roomAbove(int i, double fromMm, double toMm) {
+        return space.volumeMl(fromMm, toMm) - inserted(fromMm, toMm, below(i), fromMm);
     }
 
-    private double inserts(double fromMm, double toMm) {
+    /**
+     * Volume of inserts between two heights.
+     *
+     * @param support layer whose inserts rest on {@code levelMm}; the others are where they last were
+     */
+    private double inserted(double fromMm, double toMm, int support, double levelMm) {
         double sum = 0;
-        for (Placed p : placed) {
-            sum += p.areaMm2 * Math.max(0, Math.min(toMm, p.toMm) - Math.max(fromMm, p.fromMm)) / MM3_PER_ML;
+        for (int i : inserts) {
+            double bottom = below(i) == support ? bottom(i, levelMm) : from[i];
+            sum += between(i, bottom, fromMm, toMm);
         }
         return sum;
     }
 
+    private double between(int insert, double bottom, double fromMm, double toMm) {
+        double height = Math.max(0, Math.min(toMm, bottom + heightMm(insert)) - Math.max(fromMm, bottom));
+        return deposits.get(insert).layer().insert().outlineMm2() * height / MM3_PER_ML;
+    }
+
     /** Room between two heights that no insert takes, mL. */
     double free(double fromMm, double toMm) {
-        return toMm - fromMm < SMALL_MM ? 0 : space.volumeMl(fromMm, toMm) - inserts(fromMm, toMm);
+        if (toMm - fromMm < SMALL_MM) {
+            return 0;
+        }
+        double sum = 0;
+        for (int i : inserts) {
+            sum += between(i, from[i], fromMm, toMm);
+        }
+        return space.volumeMl(fromMm, toMm) - sum;
+    }
+
+    /** Layers of a given height, or of the rest, that hold less than what lies in them. */
+    private void crowded() {
+        for (int i = 0; i < deposits.size(); i++) {
+            if (deposits.get(i).level() && deposits.get(i).layer().by() != BarLayer.By.GRAMS) {
+                lackingMl += Math.max(0, taken[i] - free(from[i], to[i]));
+            }
+        }
     }
 
     List<Laid> laid() {
@@ -266,19 +315,33 @@ final class Pour {
         BarLayer layer = deposit.layer();
         double density = deposit.material().densityGramsPerMl();
         if (layer.insert() != null) {
-            double ml = layer.insert().outlineMm2() * layer.insert().heightMm() / MM3_PER_ML;
+            double ml = layer.insert().outlineMm2() * heightMm(i) / MM3_PER_ML;
             boolean weighed = layer.by() == BarLayer.By.GRAMS && layer.amount() > 0;
-            return new Laid(deposit, from[i], to[i], ml, weighed ? layer.amount() : ml * density);
+            return new Laid(deposit, from[i], to[i], ml, weighed ? massOf(deposit) : ml * density);
         }
-        if (!layer.kind().level()) {
-            double grams = massOf(deposit);
-            return new Laid(deposit, from[i], to[i], grams / density, grams);
+        if (layer.kind() == LayerKind.INCLUSION) {
+            return inclusion(i);
         }
         if (layer.by() == BarLayer.By.GRAMS) {
-            double grams = layer.amount() * layer.repeat();
-            return new Laid(deposit, from[i], to[i], grams / density, grams);
+            return new Laid(deposit, from[i], to[i], deposit.volumeMl(), massOf(deposit));
         }
         double ml = Math.max(0, free(from[i], to[i]) - taken[i]);
         return new Laid(deposit, from[i], to[i], ml, ml * density);
+    }
+
+    /** An inclusion reaches over the layer that it lies in and, as far as it is not embedded, into the one above. */
+    private Laid inclusion(int i) {
+        Deposit deposit = deposits.get(i);
+        int host = below(i) == FLOOR ? above(i) : below(i);
+        int over = above(host == deposits.size() ? i : host);
+        double low = host < deposits.size() ? from[host] : space.floorMm();
+        double high = host < deposits.size() ? to[host] : space.floorMm();
+        boolean stands = host < i && deposit.layer().embedded() < 1 && over < deposits.size();
+        return new Laid(
+                deposit,
+                low,
+                stands ? Math.min(to[over], high + STANDING_MM) : high,
+                deposit.volumeMl(),
+                massOf(deposit));
     }
 }

@@ -2,11 +2,8 @@ package org.zeststack.core.bar;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.zeststack.core.weighing.FillWindow;
 
-/**
- * A centre shaped by hand with its coats. A ball or log that is dipped on its bottom only is taken as coated on half its surface.
- */
+/** A centre shaped by hand with its coats. A ball or log that is dipped on its bottom only is taken as coated to its middle. */
 final class ShapedBuild {
 
     private static final double MM3_PER_ML = 1000;
@@ -34,7 +31,7 @@ final class ShapedBuild {
                         d.layer().embedded() * Pour.massOf(d) / d.material().densityGramsPerMl())
                 .sum();
         double whole = body.grams() > 0 ? body.grams() / density + embedded : volumeMl(body);
-        Frame.Hand frame = frame(whole);
+        Frame.Hand frame = frame(whole, Math.max(0, embedded - whole));
         double filling = Math.max(0, whole - embedded);
         List<StackLayer> layers = new ArrayList<>();
         double grams = filling * density;
@@ -49,11 +46,13 @@ final class ShapedBuild {
                 filling,
                 grams,
                 grams,
-                new FillWindow(grams, grams, grams)));
-        layers.addAll(new Coats((faces, side, below, above) -> surface(frame, faces, side, below + above))
-                .lay(deposits, keys));
+                MouldedBuild.byHand(centre.layer(), grams)));
+        layers.addAll(new Coats(solid(frame)).lay(deposits, keys));
         for (Pour.Deposit d : deposits) {
-            if (d.layer().kind() == LayerKind.INCLUSION || d.layer().kind() == LayerKind.TOPPING) {
+            if (d.layer().kind() == LayerKind.INCLUSION) {
+                layers.add(LaidBuild.strewn(d, keys.get(d.index()), frame.heightMm())
+                        .from(0));
+            } else if (d.layer().kind() == LayerKind.TOPPING) {
                 layers.add(LaidBuild.strewn(d, keys.get(d.index()), frame.heightMm()));
             }
         }
@@ -69,29 +68,24 @@ final class ShapedBuild {
         };
     }
 
-    private Frame.Hand frame(double ml) {
+    private Frame.Hand frame(double ml, double lackingMl) {
         double mm3 = ml * MM3_PER_ML;
         double d = body.widthMm();
         return switch (body.form()) {
             case BALL -> {
                 double of = Math.cbrt(6 * mm3 / Math.PI);
-                yield new Frame.Hand(Body.Form.BALL, of, of, of);
+                yield new Frame.Hand(Body.Form.BALL, of, of, of, lackingMl);
             }
-            case LOG -> new Frame.Hand(Body.Form.LOG, mm3 / (Math.PI / 4 * d * d), d, d);
-            case BLOCK -> new Frame.Hand(Body.Form.BLOCK, mm3 / (d * body.heightMm()), d, body.heightMm());
+            case LOG -> new Frame.Hand(Body.Form.LOG, mm3 / (Math.PI / 4 * d * d), d, d, lackingMl);
+            case BLOCK -> new Frame.Hand(Body.Form.BLOCK, mm3 / (d * body.heightMm()), d, body.heightMm(), lackingMl);
         };
     }
 
-    private static double surface(Frame.Hand frame, BarLayer.Faces faces, double side, double upright) {
-        double l = frame.lengthMm() + 2 * side;
-        double w = frame.widthMm() + 2 * side;
-        if (frame.form() == Body.Form.BLOCK) {
-            double flat = l * w;
-            return (faces.bottom() ? flat : 0)
-                    + (faces.top() ? flat : 0)
-                    + (faces.sides() ? 2 * (l + w) * (frame.heightMm() + upright) : 0);
-        }
-        double all = frame.form() == Body.Form.BALL ? Math.PI * w * w : Math.PI * w * l + Math.PI / 2 * w * w;
-        return faces.sides() || faces.top() ? all : faces.bottom() ? all / 2 : 0;
+    private static Solid solid(Frame.Hand frame) {
+        double l = frame.lengthMm();
+        double w = frame.widthMm();
+        return frame.form() == Body.Form.BLOCK
+                ? new Solid.Upright(l * w, 2 * (l + w), frame.heightMm())
+                : new Solid.Round(frame.form() == Body.Form.BALL, w, l);
     }
 }

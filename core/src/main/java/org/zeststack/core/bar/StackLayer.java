@@ -48,6 +48,18 @@ public record StackLayer(
         };
     }
 
+    /** The same, reaching down to another height. */
+    StackLayer from(double otherMm) {
+        return new StackLayer(
+                index, key, design, material, otherMm, toMm, thicknessMm, volumeMl, grams, laidGrams, window);
+    }
+
+    /** The same, laid on more than the piece itself. */
+    StackLayer laid(double share) {
+        return new StackLayer(
+                index, key, design, material, fromMm, toMm, thicknessMm, volumeMl, grams, grams * share, window);
+    }
+
     /** The same layer counted several times in a piece. */
     StackLayer times(int count) {
         FillWindow all = new FillWindow(

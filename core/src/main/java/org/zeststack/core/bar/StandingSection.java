@@ -36,9 +36,7 @@ final class StandingSection {
     }
 
     private static BarLayer.Faces faces(StackLayer coat) {
-        return coat.design().faces() == null
-                ? BarLayer.Faces.ALL
-                : coat.design().faces();
+        return coat.design().coated();
     }
 
     CrossSection section() {

@@ -8,8 +8,12 @@ import static org.zeststack.core.bar.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.fixed;
 import static org.zeststack.core.quantity.Numbers.plain;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.slab.SlabCut;
@@ -25,11 +29,6 @@ final class ThicknessCalls {
     private static final double COAT_USUAL_MM = 1;
     private static final double DRAFT_LEAST_DEGREES = 3;
     private static final double OFFCUTS_CARE = 0.15;
-
-    /** A piece must be covered with this much to be dipped without touching the bottom (common practice, no source). */
-    private static final double BOWL_OVER_MM = 10;
-
-    private static final double MM3_PER_ML = 1000;
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -62,6 +61,7 @@ final class ThicknessCalls {
                     least,
                     greatest,
                     "shell",
+                    "shell",
                     "it will crack on release or let the filling through",
                     SHELL_USUAL_MM);
         });
@@ -72,29 +72,77 @@ final class ThicknessCalls {
         if (coats.isEmpty()) {
             return;
         }
-        double together = coats.stream()
-                .filter(c -> c.material().isCoating())
-                .mapToDouble(StackLayer::thicknessMm)
-                .sum();
-        StackLayer last = coats.get(coats.size() - 1);
-        if (!last.material().isCoating() && together == 0) {
-            return;
+        List<Face> faces = new ArrayList<>();
+        face(faces, coats, "on the bottom", BarLayer.Faces::bottom);
+        face(faces, coats, "on the sides", BarLayer.Faces::sides);
+        face(faces, coats, "on top", BarLayer.Faces::top);
+        faces.stream()
+                .min(Comparator.comparingDouble(Face::mm))
+                .filter(f -> f.mm < least(f.last))
+                .ifPresent(f -> coat(f, faces));
+        faces.stream()
+                .max(Comparator.comparingDouble(Face::mm))
+                .filter(f -> f.mm > greatest(f.last))
+                .ifPresent(f -> coat(f, faces));
+    }
+
+    /**
+     * What lies on one side of a centre.
+     *
+     * @param last outermost coat there
+     */
+    private record Face(String words, double mm, StackLayer last) {}
+
+    /** The coats that cover a face, one on the other; a face that nothing is meant to cover is none. */
+    private static void face(List<Face> faces, List<StackLayer> coats, String words, Predicate<BarLayer.Faces> covers) {
+        List<StackLayer> here = coats.stream()
+                .filter(c -> c.material().isCoating() && covers.test(c.design().coated()))
+                .toList();
+        if (!here.isEmpty()) {
+            double mm = here.stream().mapToDouble(StackLayer::thicknessMm).sum();
+            faces.add(new Face(words, mm, here.get(here.size() - 1)));
         }
-        double least =
-                last.design().leastMm() == null ? COAT_LEAST_MM : last.design().leastMm();
-        double greatest = last.design().greatestMm() == null
+    }
+
+    private void coat(Face face, List<Face> faces) {
+        boolean even = faces.stream().allMatch(f -> Math.abs(f.mm - face.mm) < 1e-9);
+        String what = even ? "coat" : "coat " + face.words;
+        bound(
+                face.last,
+                face.mm,
+                least(face.last),
+                greatest(face.last),
+                "coat",
+                what,
+                "the centre shows through and draws water",
+                COAT_USUAL_MM);
+    }
+
+    private static double least(StackLayer coat) {
+        return coat.design().leastMm() == null ? COAT_LEAST_MM : coat.design().leastMm();
+    }
+
+    private static double greatest(StackLayer coat) {
+        return coat.design().greatestMm() == null
                 ? COAT_GREATEST_MM
-                : last.design().greatestMm();
-        bound(last, together, least, greatest, "coat", "the centre shows through and draws water", COAT_USUAL_MM);
+                : coat.design().greatestMm();
     }
 
     private void bound(
-            StackLayer layer, double thick, double least, double greatest, String what, String failure, double usual) {
+            StackLayer layer,
+            double thick,
+            double least,
+            double greatest,
+            String code,
+            String what,
+            String failure,
+            double usual) {
         boolean byMm = layer.design().by() == BarLayer.By.MM;
+        double target = usual >= least && usual <= greatest ? usual : (least + greatest) / 2;
         if (thick < least - 1e-9) {
             calls.add(
                     Weight.WILL_FAIL,
-                    what + "-thin",
+                    code + "-thin",
                     "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
                     "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),
                     PRACTICE,
@@ -102,24 +150,21 @@ final class ThicknessCalls {
                             ? set(
                                     layer,
                                     "amount",
-                                    layer.design().amount() + usual - thick,
-                                    title(what) + " of " + mm(usual))
+                                    layer.design().amount()
+                                            + (target - thick) / layer.design().repeat(),
+                                    title(what) + " of " + mm(target))
                             : null);
         } else if (thick > greatest + 1e-9) {
+            double less = (thick - greatest) / layer.design().repeat();
+            double amount = BarCalls.floor(layer.design().amount() - less);
             calls.add(
                     Weight.TAKE_CARE,
-                    what + "-thick",
+                    code + "-thick",
                     "%s of %s: more to bite through than anybody enjoys. Take %s or less."
                             .formatted(title(what), mm(thick), mm(greatest)),
                     "%s mm > %s mm".formatted(fixed(thick, 2), plain(greatest)),
                     PRACTICE,
-                    byMm && layer.design().amount() > thick - greatest
-                            ? set(
-                                    layer,
-                                    "amount",
-                                    layer.design().amount() - (thick - greatest),
-                                    title(what) + " of " + mm(greatest))
-                            : null);
+                    byMm && amount > 0 ? set(layer, "amount", amount, title(what) + " of " + mm(greatest)) : null);
         }
     }
 
@@ -167,18 +212,25 @@ final class ThicknessCalls {
                                 plain(cut.lengthMm()),
                                 plain(cut.widthMm())),
                 GEOMETRY,
-                care && stack.bar().body() instanceof Body.Slab ? dividing(cut) : null);
+                care && stack.bar().body() instanceof Body.Slab ? dividing(cut).orElse(null) : null);
     }
 
-    /** Pieces nearest to the designed ones that leave nothing but trim and kerf. */
-    private static Change dividing(SlabCut cut) {
+    /** Pieces nearest to the designed ones that leave nothing but trim and kerf; empty where that is too much itself. */
+    private static Optional<Change> dividing(SlabCut cut) {
         double along = dividing(cut.lengthMm(), cut.alongMm(), cut.kerfMm(), cut.trimMm());
         double across = dividing(cut.widthMm(), cut.acrossMm(), cut.kerfMm(), cut.trimMm());
         double length = cut.turned() ? across : along;
         double width = cut.turned() ? along : across;
-        return new Change(
+        if (length < SlabCut.PIECE_MM.least()
+                || width < SlabCut.PIECE_MM.least()
+                || SlabCut.of(cut.lengthMm(), cut.widthMm(), length, width, cut.kerfMm(), cut.trimMm())
+                                .offcutFraction()
+                        > OFFCUTS_CARE) {
+            return Optional.empty();
+        }
+        return Optional.of(new Change(
                 "Pieces of %s × %s mm".formatted(plain(length), plain(width)),
-                Map.of("body.pieceLengthMm", plain(length), "body.pieceWidthMm", plain(width)));
+                Map.of("body.pieceLengthMm", plain(length), "body.pieceWidthMm", plain(width))));
     }
 
     private static double dividing(double side, double piece, double kerf, double trim) {
@@ -197,19 +249,13 @@ final class ThicknessCalls {
     /** What the dipping bowl must hold; it comes back. */
     private void bowl() {
         Double bowl = stack.bar().bowlMm();
-        List<StackLayer> coats = stack.all(LayerKind.COAT);
-        if (bowl == null || coats.isEmpty()) {
+        double grams = stack.bowlGrams();
+        if (bowl == null || grams == 0) {
             return;
         }
+        List<StackLayer> coats = stack.all(LayerKind.COAT);
         StackLayer coat = coats.get(coats.size() - 1);
-        double height = CrossSection.across(stack).depthMm() + BOWL_OVER_MM;
-        double grams = Math.PI
-                / 4
-                * bowl
-                * bowl
-                * height
-                / MM3_PER_ML
-                * coat.material().densityGramsPerMl();
+        double height = stack.bowlDepthMm();
         calls.add(
                 Weight.GOOD_TO_KNOW,
                 "bowl-depth",
@@ -218,7 +264,7 @@ final class ThicknessCalls {
                 "π/4 × (%s mm)² × (piece %s mm + 10 mm) × %s g/mL"
                         .formatted(
                                 plain(bowl),
-                                fixed(height - BOWL_OVER_MM, 1),
+                                fixed(height - BarStack.BOWL_OVER_MM, 1),
                                 fixed(coat.material().densityGramsPerMl(), 2)),
                 PRACTICE);
     }

@@ -11,7 +11,7 @@ package org.zeststack.core.composition;
  * @param kilocalories energy, kcal
  * @param carbohydrate without fibre and with polyols, g
  * @param sugars mono- and disaccharides, g
- * @param salt sodium × 2.5, g; the part added as salt only
+ * @param salt all sodium × 2.5, g: what was added as salt and what milk, egg or soda bring
  */
 public record Nutrition(
         double kilojoules,
@@ -24,6 +24,9 @@ public record Nutrition(
         double fibre,
         double protein,
         double salt) {
+
+    /** Salt that a panel counts for sodium, Regulation (EU) 1169/2011, Annex I. */
+    private static final double SALT_OF_SODIUM = 2.5;
 
     private static final double COCOA_PROTEIN = 0.23;
     private static final double COCOA_FIBRE = 0.40;
@@ -39,9 +42,10 @@ public record Nutrition(
      * The panel of a mass.
      *
      * @param saturatesGrams saturates in the whole mass
+     * @param sodiumGrams sodium in the whole mass that is not in its salt
      * @throws IllegalArgumentException for an empty mass
      */
-    public static Nutrition of(Composition mass, double saturatesGrams) {
+    public static Nutrition of(Composition mass, double saturatesGrams, double sodiumGrams) {
         double total = mass.totalGrams();
         if (!(total > 0)) {
             throw new IllegalArgumentException("an empty mass has no nutrition panel");
@@ -49,7 +53,7 @@ public record Nutrition(
         double cocoa = mass.grams(Part.NONFAT_COCOA);
         double fat = mass.grams(Part::isFat);
         double sugars = sugars(mass);
-        double polyols = mass.grams(Part.POLYOLS);
+        double polyols = mass.grams(Part.POLYOLS) + mass.grams(Part.GLYCEROL) + mass.grams(Part.ISOMALT);
         double starches = mass.grams(Part.STARCH) + mass.grams(Part.SYRUP_SOLIDS) - syrupSugars(mass);
         double carbohydrate = sugars + starches + COCOA_CARBOHYDRATE * cocoa;
         double fibre = mass.grams(Part.FIBRE) + COCOA_FIBRE * cocoa;
@@ -69,7 +73,7 @@ public record Nutrition(
                 polyols * per,
                 fibre * per,
                 protein * per,
-                mass.grams(Part.SALT) * per);
+                (mass.grams(Part.SALT) + SALT_OF_SODIUM * sodiumGrams) * per);
     }
 
     /** Grams of sugars as a panel counts them. */
@@ -84,7 +88,7 @@ public record Nutrition(
 
     /**
      * Sweetness relative to the same mass of sucrose: sucrose 1, glucose 0.7, fructose 1.2, lactose 0.2, maltose 0.4, syrup
-     * solids 0.1 + 0.8 DE/100, polyols 0.6 (commonly printed figures, from memory; tasters differ by a fifth).
+     * solids 0.1 + 0.8 DE/100, sorbitol and glycerol 0.6, isomalt 0.5 (commonly printed figures, from memory; tasters differ by a fifth).
      */
     public static double sweetness(Composition mass) {
         double syrup = 0.1 + 0.8 * mass.dextroseEquivalent() / 100;
@@ -94,7 +98,8 @@ public record Nutrition(
                         + 0.2 * mass.grams(Part.LACTOSE)
                         + 0.4 * mass.grams(Part.MALTOSE)
                         + syrup * mass.grams(Part.SYRUP_SOLIDS)
-                        + 0.6 * mass.grams(Part.POLYOLS))
+                        + 0.6 * (mass.grams(Part.POLYOLS) + mass.grams(Part.GLYCEROL))
+                        + 0.5 * mass.grams(Part.ISOMALT))
                 / mass.totalGrams();
     }
 }

@@ -10,7 +10,10 @@ public enum Part {
     MALTOSE,
     /** Dry solids of glucose syrup, described by their dextrose equivalent. */
     SYRUP_SOLIDS,
+    /** Sorbitol and the like. */
     POLYOLS,
+    GLYCEROL,
+    ISOMALT,
     STARCH,
     FIBRE,
     PROTEIN,
@@ -32,7 +35,7 @@ public enum Part {
     /** Whether the part dissolves in the water of a confectionery mass and lowers its activity. */
     public boolean dissolves() {
         return switch (this) {
-            case SUCROSE, GLUCOSE, FRUCTOSE, LACTOSE, MALTOSE, SYRUP_SOLIDS, POLYOLS, SALT -> true;
+            case SUCROSE, GLUCOSE, FRUCTOSE, LACTOSE, MALTOSE, SYRUP_SOLIDS, POLYOLS, GLYCEROL, ISOMALT, SALT -> true;
             default -> false;
         };
     }

@@ -1,5 +1,7 @@
 package org.zeststack.core.formula;
 
+import java.util.Optional;
+
 /** Families of formulas; each has a material that draws it in every picture. */
 public enum Family {
     CARAMEL("Caramel, cooked", "caramel", Kind.CARAMEL),
@@ -19,8 +21,8 @@ public enum Family {
     GEL("Fruit gel", "gel", Kind.GEL),
     CRUNCH("Crunch or crumb", "crunch", Kind.DRY),
     PRALINE_POWDER("Praline powder", "crunch", Kind.DRY),
-    BISCUIT_PRESSED("Base, pressed", "biscuit", Kind.BISCUIT),
-    BISCUIT_ROLLED("Biscuit, rolled", "biscuit", Kind.BISCUIT),
+    BISCUIT_PRESSED("Base, pressed", "biscuit", Kind.BISCUIT, new Density(0.75, 0.95, 1.15)),
+    BISCUIT_ROLLED("Biscuit, rolled", "biscuit", Kind.BISCUIT, new Density(0.5, 0.65, 0.8)),
     KNEADED("Uncooked kneaded centre", "fruit", Kind.KNEADED),
     FONDANT("Fondant or syrup", "white", Kind.FONDANT),
     INCLUSION("Inclusion mix", "crunch", Kind.DRY),
@@ -45,11 +47,22 @@ public enum Family {
     private final String title;
     private final String material;
     private final Kind kind;
+    private final Density baked;
 
     Family(String title, String material, Kind kind) {
+        this(title, material, kind, null);
+    }
+
+    Family(String title, String material, Kind kind, Density baked) {
         this.title = title;
         this.material = material;
         this.kind = kind;
+        this.baked = baked;
+    }
+
+    /** How dense it usually comes out of the oven (common practice, no source); empty where it is not baked. */
+    public Optional<Density> baked() {
+        return Optional.ofNullable(baked);
     }
 
     public String title() {

@@ -3,7 +3,8 @@ package org.zeststack.core.formula;
 import java.util.Optional;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
-import org.zeststack.core.heat.ChoiOkos;
+import org.zeststack.core.ingredient.Bulk;
+import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
@@ -23,7 +24,8 @@ import org.zeststack.core.water.WaterActivity;
  * @param leastGrams finished mass at the least moisture claimed
  * @param greatestGrams finished mass at the greatest moisture claimed
  * @param moistureKnown false where it ends by eye and nobody has said how moist it is
- * @param densityGramsPerMl of the finished mass at 20 °C, with its air
+ * @param density of the finished mass at 20 °C, with its air and the pores of what keeps them
+ * @param bulk the same as an ingredient of another formula has it
  * @param activity water activity at 25 °C; empty where refused
  * @param activityRefused why there is no water activity; empty where there is one
  */
@@ -35,11 +37,10 @@ public record FormulaBalance(
         double leastGrams,
         double greatestGrams,
         boolean moistureKnown,
-        double densityGramsPerMl,
+        Density density,
+        Bulk bulk,
         Optional<WaterActivity> activity,
         String activityRefused) {
-
-    private static final double ROOM_CELSIUS = 20;
 
     /** Below this share of water the mass is a dry one: no solution to have an activity. */
     private static final double DRY_FRACTION = 0.03;
@@ -75,7 +76,8 @@ public record FormulaBalance(
         Composition whole = cooked.plus(later);
         Composition after = baked(whole, before, finish.bakedLossFraction());
         double other = after.totalGrams() - cooked.totalGrams();
-        return finished(formula, before, pot, cook, after, least + other, greatest + other, known);
+        Density density = density(formula, ingredients, after);
+        return finished(formula, before, pot, cook, after, density, least + other, greatest + other, known);
     }
 
     private static FormulaBalance finished(
@@ -84,11 +86,10 @@ public record FormulaBalance(
             Composition pot,
             Optional<Cook> cook,
             Composition after,
+            Density density,
             double least,
             double greatest,
             boolean known) {
-        double density = ChoiOkos.densityGramsPerMl(after, ROOM_CELSIUS)
-                / (1 + formula.finish().overrunFraction());
         Optional<WaterActivity> activity = Optional.empty();
         String refused = "";
         try {
@@ -96,7 +97,42 @@ public record FormulaBalance(
         } catch (Refusal refusal) {
             refused = refusal.getMessage();
         }
-        return new FormulaBalance(before, pot, cook, after, least, greatest, known, density, activity, refused);
+        return new FormulaBalance(
+                before, pot, cook, after, least, greatest, known, density, bulk(density, after), activity, refused);
+    }
+
+    /**
+     * Volumes add up: the mass without pores, and the pores of lines that are not boiled or baked, each (1/ρ with pores − 1/ρ
+     * without) of its grams. What is baked has the pores usual in its family, until somebody writes the air that it really holds.
+     */
+    private static Density density(Formula formula, IngredientTable ingredients, Composition after) {
+        Finish finish = formula.finish();
+        Optional<Density> baked = formula.family().baked();
+        if (baked.isPresent() && finish.bakedLossFraction() > 0 && finish.overrunFraction() == 0) {
+            return baked.get();
+        }
+        double solid = after.totalGrams() / Density.ofMass(after);
+        double least = solid;
+        double usual = solid;
+        double greatest = solid;
+        boolean boiled = formula.cooked() || finish.byEye();
+        for (FormulaLine line : formula.lines()) {
+            Ingredient ingredient = ingredients.get(line.ingredient());
+            boolean keeps = ingredient.bulk().porous() && !(boiled && line.role() == FormulaLine.Role.POT);
+            if (line.counts() && keeps) {
+                Density own = Density.of(ingredient);
+                double without = 1 / Density.ofMass(ingredient.per100Grams());
+                least += line.grams() * (1 / own.greatest() - without);
+                usual += line.grams() * (1 / own.usual() - without);
+                greatest += line.grams() * (1 / own.least() - without);
+            }
+        }
+        double grams = after.totalGrams();
+        return new Density(grams / greatest, grams / usual, grams / least).whipped(finish.overrunFraction());
+    }
+
+    private static Bulk bulk(Density density, Composition after) {
+        return density.usual() < Density.ofMass(after) * (1 - 1e-9) ? Bulk.of(density.usual()) : Bulk.MASSIVE;
     }
 
     private static WaterActivity activity(Family family, Composition after, boolean moistureKnown) {
@@ -156,6 +192,11 @@ public record FormulaBalance(
                             .formatted(Numbers.plain(100 * lossFraction), Numbers.fixed(100 * most, 1))));
         }
         return lost == 0 ? whole : whole.withWater(Math.max(0, whole.waterGrams() - lost));
+    }
+
+    /** Density of the finished mass as it is reckoned with. */
+    public double densityGramsPerMl() {
+        return density.usual();
     }
 
     /** Finished mass over everything weighed out. */

@@ -14,6 +14,7 @@ import org.zeststack.core.ingredient.IngredientTable;
  * What a finished formula is made of, beyond its water.
  *
  * @param per100Grams nutrition panel of the finished mass; before cooking where the moisture is not known
+ * @param sodiumPer100Grams sodium that is not in its salt
  * @param sweetness relative to the same mass of sucrose
  * @param liquidFatFraction share of the fat that is liquid at 20 °C; 0 without fat
  * @param allergens of all lines that count, in order of the alphabet
@@ -23,6 +24,7 @@ import org.zeststack.core.ingredient.IngredientTable;
  */
 public record Makeup(
         Nutrition per100Grams,
+        double sodiumPer100Grams,
         double sweetness,
         double liquidFatFraction,
         List<String> allergens,
@@ -39,6 +41,7 @@ public record Makeup(
             Formula formula, FormulaBalance balance, IngredientTable table, Map<String, Double> pricePerKg) {
         double saturates = 0;
         double liquid = 0;
+        double sodium = 0;
         double cost = 0;
         TreeSet<String> allergens = new TreeSet<>();
         TreeSet<String> unpriced = new TreeSet<>();
@@ -49,6 +52,7 @@ public record Makeup(
             }
             Ingredient ingredient = table.get(line.ingredient());
             saturates += line.grams() / 100 * ingredient.saturatesPer100Grams();
+            sodium += line.grams() / 100 * ingredient.sodiumPer100Grams();
             liquid += line.grams() / 100 * ingredient.liquidFatPer100Grams();
             allergens.addAll(ingredient.allergens());
             if (!ingredient.caution().isEmpty()) {
@@ -64,7 +68,8 @@ public record Makeup(
         Composition after = balance.after();
         double fat = after.grams(Part::isFat);
         return new Makeup(
-                Nutrition.of(after, saturates),
+                Nutrition.of(after, saturates, sodium),
+                100 * sodium / after.totalGrams(),
                 Nutrition.sweetness(after),
                 fat > 0 ? Math.min(1, liquid / fat) : 0,
                 List.copyOf(allergens),

@@ -3,6 +3,7 @@ package org.zeststack.core.ingredient;
 import java.util.List;
 import java.util.Map;
 import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Nutrition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
@@ -17,8 +18,10 @@ import org.zeststack.core.quantity.Range;
  * @param per100Grams composition of 100 g; adds up to 100 ± 1
  * @param saturatesPer100Grams saturated fatty acids, g in 100 g
  * @param liquidFatPer100Grams fat that is liquid at 20 °C, g in 100 g
+ * @param sodiumPer100Grams sodium that is not in its salt, g
  * @param couverture kind of couverture (dark, milk, white, blond, ruby), empty for everything else
  * @param densityGramsPerMl set density where the ingredient carries its own; 0 where it follows from composition
+ * @param bulk its pores and the density of a piece with them
  * @param dryActivity typical water activity of dry goods; 0 where the solute model is to be used
  * @param household grams of household measures, by the measure's name
  * @param also other names that people write; a trailing {@code ?} marks a guess between several
@@ -34,8 +37,10 @@ public record Ingredient(
         Composition per100Grams,
         double saturatesPer100Grams,
         double liquidFatPer100Grams,
+        double sodiumPer100Grams,
         String couverture,
         double densityGramsPerMl,
+        Bulk bulk,
         double dryActivity,
         Map<String, Measure> household,
         List<String> also,
@@ -51,6 +56,9 @@ public record Ingredient(
     public static final Range MEASURE_GRAMS = new Range(0.001, 20_000, "g");
 
     private static final Range PART = new Range(0, 100, "g");
+    /** Pure sodium bicarbonate has 27.4 g. */
+    private static final Range SODIUM = new Range(0, 40, "g");
+
     private static final Range DENSITY = new Range(0, 3, "g/mL");
     private static final Range ACTIVITY = new Range(0, 1, "");
 
@@ -91,6 +99,11 @@ public record Ingredient(
         return !couverture.isEmpty();
     }
 
+    /** Its nutrition panel. */
+    public Nutrition panel() {
+        return Nutrition.of(per100Grams, saturatesPer100Grams, sodiumPer100Grams);
+    }
+
     /** What {@code grams} of it are made of. */
     public Composition grams(double grams) {
         return per100Grams.times(grams / per100Grams.totalGrams());
@@ -104,8 +117,10 @@ public record Ingredient(
                 other,
                 saturatesPer100Grams,
                 liquidFatPer100Grams,
+                sodiumPer100Grams,
                 couverture,
                 densityGramsPerMl,
+                bulk,
                 dryActivity,
                 household,
                 also,
@@ -142,6 +157,8 @@ public record Ingredient(
         faults.within("saturates", saturatesPer100Grams, ofFat);
         faults.within("liquidFat", liquidFatPer100Grams, ofFat);
         faults.within("density", densityGramsPerMl, DENSITY);
+        faults.within("bulk", bulk.gramsPerMl(), DENSITY);
+        faults.within("sodium", sodiumPer100Grams, SODIUM);
         faults.within("dryActivity", dryActivity, ACTIVITY);
         household.forEach((measure, weight) -> faults.within("household", weight.grams(), MEASURE_GRAMS));
         faults.throwIfAny();

@@ -16,8 +16,10 @@ public record IngredientData(
         double dextroseEquivalent,
         double saturates,
         double liquidFat,
+        double sodium,
         String couverture,
         double densityGramsPerMl,
+        Bulk bulk,
         double dryActivity,
         Map<String, Ingredient.Measure> household,
         List<String> also,
@@ -29,6 +31,7 @@ public record IngredientData(
 
     public IngredientData {
         couverture = couverture == null ? "" : couverture;
+        bulk = bulk == null ? Bulk.MASSIVE : bulk;
         household = household == null ? Map.of() : household;
         also = also == null ? List.of() : also;
         allergens = allergens == null ? List.of() : allergens;
@@ -46,8 +49,10 @@ public record IngredientData(
                 i.per100Grams().dextroseEquivalent(),
                 i.saturatesPer100Grams(),
                 i.liquidFatPer100Grams(),
+                i.sodiumPer100Grams(),
                 i.couverture(),
                 i.densityGramsPerMl(),
+                i.bulk(),
                 i.dryActivity(),
                 i.household(),
                 i.also(),
@@ -66,8 +71,10 @@ public record IngredientData(
                 Composition.of(gramsIn100, dextroseEquivalent),
                 saturates,
                 liquidFat,
+                sodium,
                 couverture,
                 densityGramsPerMl,
+                bulk,
                 dryActivity,
                 household,
                 also,

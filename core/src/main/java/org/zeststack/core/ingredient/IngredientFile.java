@@ -36,8 +36,10 @@ final class IngredientFile {
                 Composition.of(grams, de == 0 ? Composition.USUAL_DE : de),
                 row.number("saturates"),
                 row.number("liquid_fat"),
+                row.number("sodium"),
                 row.text("couverture"),
                 row.number("density"),
+                row.text("bulk").equals("?") ? Bulk.UNKNOWN : bulk(row.number("bulk")),
                 row.number("aw"),
                 household(row),
                 row.words("also"),
@@ -52,6 +54,10 @@ final class IngredientFile {
             throw row.bad(ingredient.slug() + ": " + input.getMessage());
         }
         return ingredient;
+    }
+
+    private static Bulk bulk(double gramsPerMl) {
+        return gramsPerMl > 0 ? Bulk.of(gramsPerMl) : Bulk.MASSIVE;
     }
 
     private static Ingredient.Basis basis(CsvTable.Row row) {

@@ -163,13 +163,15 @@ public record PackFit(Composition per100Grams, Map<Part, Double> plusMinus, List
             });
             Composition mixture = Composition.NOTHING;
             double saturates = 0;
+            double sodium = 0;
             List<Double> shares = new ArrayList<>();
             for (int i = 0; i < n; i++) {
                 mixture = mixture.plus(ordered.get(i).grams(100 * mean[i]));
                 saturates += mean[i] * ordered.get(i).saturatesPer100Grams();
+                sodium += mean[i] * ordered.get(i).sodiumPer100Grams();
                 shares.add(mean[i]);
             }
-            Nutrition told = Nutrition.of(mixture, saturates);
+            Nutrition told = Nutrition.of(mixture, saturates, sodium);
             List<String> off = new ArrayList<>();
             panel.forEach((figure, grams) -> {
                 double got = figure.of.applyAsDouble(told);
@@ -192,8 +194,8 @@ public record PackFit(Composition per100Grams, Map<Part, Double> plusMinus, List
             constraints.add(new LinearConstraint(all, Relationship.EQ, 1));
             for (int f = 0; f < figures.size(); f++) {
                 Figure figure = figures.get(f);
-                double[] row = coefficients(i -> figure.of.applyAsDouble(
-                        Nutrition.of(ordered.get(i).grams(100), ordered.get(i).saturatesPer100Grams())));
+                double[] row =
+                        coefficients(i -> figure.of.applyAsDouble(ordered.get(i).panel()));
                 double[] upper = row.clone();
                 upper[n + 2 * f] = -1;
                 double[] lower = row.clone();

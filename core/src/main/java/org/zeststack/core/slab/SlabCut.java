@@ -113,6 +113,18 @@ public record SlabCut(
         return across * along;
     }
 
+    /** Length of the slab's own edge that pieces reach: none where it is trimmed off. Pieces are laid from one corner. */
+    public double outerEdgeMm() {
+        if (trimMm > 0) {
+            return 0;
+        }
+        double pieceLengths = along * alongMm;
+        double pieceWidths = across * acrossMm;
+        boolean farSide = pieceWidths + (across - 1) * kerfMm >= widthMm * (1 - ROUNDING);
+        boolean farEnd = pieceLengths + (along - 1) * kerfMm >= lengthMm * (1 - ROUNDING);
+        return (farSide ? 2 : 1) * pieceLengths + (farEnd ? 2 : 1) * pieceWidths;
+    }
+
     /** What is not pieces, over the whole: trim, kerf and rest. */
     public double offcutFraction() {
         return Math.max(0, 1 - pieces() * alongMm * acrossMm / (lengthMm * widthMm));

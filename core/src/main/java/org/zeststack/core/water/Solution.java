@@ -21,6 +21,10 @@ public final class Solution {
     public static final double GREATEST_SOLIDS_AT_25 = 0.975;
 
     private static final double SUCROSE_GRAMS_PER_WATER_AT_25 = 2.07;
+
+    /** Of maltose; isomalt, another double sugar whose own was not to be had, is taken as like it. */
+    private static final double MALTOSE_K = 4.54;
+
     private static final double GAS_CONSTANT = 8.314462;
     private static final double WATER_MOLAR = 18.0153;
     private static final double SUCROSE_MOLAR = 342.297;
@@ -76,9 +80,11 @@ public final class Solution {
         double product = sucroseActivity(mass.grams(Part.SUCROSE) / SUCROSE_MOLAR, waterMoles, celsius + 273.15);
         product *= norrish(mass.grams(Part.GLUCOSE) / 180.156, waterMoles, 2.25);
         product *= norrish(mass.grams(Part.FRUCTOSE) / 180.156, waterMoles, 2.25);
-        product *= norrish(mass.grams(Part.MALTOSE) / SUCROSE_MOLAR, waterMoles, 4.54);
+        product *= norrish(mass.grams(Part.MALTOSE) / SUCROSE_MOLAR, waterMoles, MALTOSE_K);
         product *= norrish(mass.grams(Part.LACTOSE) / SUCROSE_MOLAR, waterMoles, 10.2);
         product *= norrish(mass.grams(Part.POLYOLS) / 182.17, waterMoles, 1.65);
+        product *= norrish(mass.grams(Part.GLYCEROL) / 92.094, waterMoles, 1.16);
+        product *= norrish(mass.grams(Part.ISOMALT) / 344.31, waterMoles, MALTOSE_K);
         product *= norrish(2 * mass.grams(Part.SALT) / 58.443, waterMoles, 0);
         double syrupMolar = SYRUP_MOLAR_TIMES_DE / mass.dextroseEquivalent();
         return product * norrish(mass.grams(Part.SYRUP_SOLIDS) / syrupMolar, waterMoles, 2.31);

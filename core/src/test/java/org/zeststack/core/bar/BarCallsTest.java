@@ -1,6 +1,7 @@
 package org.zeststack.core.bar;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
@@ -79,8 +80,17 @@ public class BarCallsTest {
                 shell(1.5),
                 BarLayer.grams(LayerKind.FILLING, CARAMEL, 60),
                 BarLayer.rest(LayerKind.BACK, DARK).between(1, 3));
-        double over = 60 - TAPERED.lined(1.5).volumeMl() * 1.3;
-        assertTrue(call(full, "does-not-fit").message().contains("%.1f g less".formatted(over)));
+        double over = 60 - TAPERED.lined(1.5).volumeMl(1.5, TAPERED.depthMm() - 2) * 1.3;
+        Call told = call(full, "does-not-fit");
+        assertTrue(told.message().contains("%.1f g less".formatted(over)), told.message());
+        assertFalse(faults(full).contains("back-thin"), "one fault, one figure");
+        double fill = Double.parseDouble(told.change().fields().get("layer.1.amount"));
+        BarStack mended = moulded(
+                TAPERED,
+                shell(1.5),
+                BarLayer.grams(LayerKind.FILLING, CARAMEL, fill),
+                BarLayer.rest(LayerKind.BACK, DARK).between(1, 3));
+        assertEquals(faults(mended), List.of(), "the figure offered makes it fit with a good back");
         BarStack low = moulded(TAPERED, shell(1.5), BarLayer.mm(LayerKind.FILLING, CARAMEL, 5), back(2));
         assertTrue(faults(low).contains("empty-room"), faults(low).toString());
         BarStack squeezed = moulded(TAPERED, shell(1.5), BarLayer.mm(LayerKind.FILLING, CARAMEL, 11), rest(), back(2));

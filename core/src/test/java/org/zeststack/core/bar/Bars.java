@@ -8,6 +8,7 @@ import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
@@ -41,7 +42,20 @@ public final class Bars {
     static Material mass(
             String of, String pattern, double density, Composition hundred, Double activity, Family.Kind kind) {
         return new Material(
-                of, pattern, pattern, density, hundred, activity, false, "", false, kind, 0.1, List.of(), "", 10.0);
+                of,
+                pattern,
+                pattern,
+                Density.exactly(density),
+                hundred,
+                activity,
+                false,
+                "",
+                false,
+                kind,
+                0.1,
+                List.of(),
+                "",
+                10.0);
     }
 
     static BarStack of(Bar bar, Cavity cavity) {

@@ -48,7 +48,12 @@ public class BuildsTest {
     public void aCoatIsItsSurfaceByItsThickness() {
         BarStack stack = slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), BarLayer.mm(LayerKind.COAT, DARK, 1));
         double surface = 2 * 60 * 25 + 2 * (60 + 25) * 10;
-        near(layer(stack, "coat-1").grams(), surface / 1000.0 * DARK_DENSITY, 1e-9, "surface of a box × thickness");
+        double parallel = surface + Math.PI * (60 + 25 + 10) + 4 * Math.PI / 3;
+        near(
+                layer(stack, "coat-1").grams(),
+                parallel / 1000.0 * DARK_DENSITY,
+                1e-9,
+                "S t + π(a+b+c) t² + 4/3 π t³, Steiner");
         double picked = layer(stack, "coat-1").grams();
         BarStack weighed =
                 slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), BarLayer.grams(LayerKind.COAT, DARK, picked));
@@ -61,15 +66,23 @@ public class BuildsTest {
         BarLayer sides = BarLayer.mm(LayerKind.COAT, DARK, 1).on(new BarLayer.Faces(false, true, false, false));
         BarStack stack = slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), bottom, sides);
         near(layer(stack, "coat-1").volumeMl(), 60 * 25 / 1000.0, 1e-9, "the bottom");
-        near(layer(stack, "coat-2").volumeMl(), 2 * (60 + 25) * 11 / 1000.0, 1e-9, "the sides, with the bottom's coat");
+        double corners = Math.PI * 11;
+        near(
+                layer(stack, "coat-2").volumeMl(),
+                (2 * (60 + 25) * 11 + corners) / 1000,
+                1e-9,
+                "the sides, with the bottom's coat");
     }
 
     @Test
     public void aSlabCoatedWholeHasBareSidesWhereItIsCut() {
         BarLayer whole = BarLayer.mm(LayerKind.COAT, DARK, 1).on(new BarLayer.Faces(true, true, true, true));
         BarStack stack = slab(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), whole);
-        double surface = 2 * 302 * 202 + 2 * (302 + 202) * 10;
-        near(layer(stack, "coat-1").volumeMl(), surface / 1000.0 / 40, 1e-9, "a fortieth of the slab's surface");
+        double parallel = 2 * 302 * 202 + 2 * (302 + 202) * 10 + Math.PI * (302 + 202 + 10) + 4 * Math.PI / 3;
+        StackLayer coat = layer(stack, "coat-1");
+        double laid = coat.laidGrams() / DARK_DENSITY;
+        near(laid, parallel / 1000 / 40, 1e-9, "a fortieth of what the slab takes is laid for each piece");
+        near(coat.volumeMl(), 2 * 60 * 25 / 1000.0, 1e-9, "a piece keeps its own two faces; the trim has the sides");
         assertEquals(CrossSection.across(stack).widthMm(), 25.0, "no coat on a cut side");
     }
 
@@ -119,24 +132,81 @@ public class BuildsTest {
         near(CrossSection.across(stack).depthMm(), 15, 1e-9, "7 + 6 + 2 mm");
     }
 
+    /** S t + M t² + 4/3 π t³ with t = 0.5 mm. */
+    private static double steiner(double surface, double curvature) {
+        return surface * 0.5 + curvature * 0.25 + 4 * Math.PI / 3 * 0.125;
+    }
+
+    @Test
+    public void aCoatPassedTwiceIsTheCoatOfBothTogether() {
+        BarLayer half = BarLayer.mm(LayerKind.COAT, DARK, 0.5);
+        for (Body.Form form : Body.Form.values()) {
+            Body.Shaped body = new Body.Shaped(form, 60, 22, 14, 0);
+            BarLayer centre = BarLayer.mm(LayerKind.FILLING, CARAMEL, 0);
+            double twice = Bars.of(Bar.of(Build.SHAPED, body, List.of(centre, half, half)))
+                    .pieceGrams();
+            double once = Bars.of(Bar.of(Build.SHAPED, body, List.of(centre, BarLayer.mm(LayerKind.COAT, DARK, 1))))
+                    .pieceGrams();
+            double repeated = Bars.of(Bar.of(Build.SHAPED, body, List.of(centre, repeated(half, 2))))
+                    .pieceGrams();
+            near(twice, once, 1e-9, form + ": property");
+            near(repeated, once, 1e-9, form + ": property");
+        }
+    }
+
+    @Test
+    public void offcutsCarryWhatLiesOnTheSlab() {
+        // 300 × 200 mm gives 5 × 5 pieces of 60 × 25 mm with 62.5 % of its area: 37.5 % is off-cuts.
+        Bar bar = Bar.of(
+                Build.SLAB,
+                new Body.Slab(300, 200, 60, 25, 15, 0, 0),
+                List.of(
+                        BarLayer.mm(LayerKind.FILLING, CARAMEL, 10),
+                        BarLayer.pieces("hazelnut-roasted", 4, 1.1, 0.5),
+                        BarLayer.mm(LayerKind.COAT, DARK, 1),
+                        BarLayer.grams(LayerKind.TOPPING, "cocoa-nibs", 0.5)));
+        BarStack stack = Bars.of(bar);
+        double share = 1 / (1 - stack.frame().offcutFraction());
+        for (String laid : List.of("filling-1", "inclusion-1")) {
+            near(layer(stack, laid).laidGrams(), share * layer(stack, laid).grams(), 1e-9, laid);
+        }
+        near(layer(stack, "topping-1").laidGrams(), 0.5, 1e-12, "strewn on the coated pieces: nothing on off-cuts");
+        near(layer(stack, "coat-1").laidGrams(), layer(stack, "coat-1").grams(), 1e-12, "pieces are dipped one by one");
+    }
+
     @DataProvider
     public Object[][] forms() {
-        // Closed forms of geometry: form, length, width, height, volume in mm³, surface in mm².
+        // Closed forms of geometry: form, length, width, height, volume in mm³, and S, M of Steiner's formula for half
+        // a millimetre.
         return new Object[][] {
-            {Body.Form.BALL, 0.0, 30.0, 0.0, Math.PI / 6 * 27000, Math.PI * 900},
-            {Body.Form.LOG, 80.0, 20.0, 0.0, Math.PI * 100 * 80, 2 * Math.PI * 100 + Math.PI * 20 * 80},
-            {Body.Form.BLOCK, 70.0, 30.0, 15.0, 70.0 * 30 * 15, 2.0 * (70 * 30 + 70 * 15 + 30 * 15)},
+            {Body.Form.BALL, 0.0, 30.0, 0.0, Math.PI / 6 * 27000, Math.PI / 6 * (31 * 31 * 31 - 27000)},
+            {
+                Body.Form.LOG,
+                80.0,
+                20.0,
+                0.0,
+                Math.PI * 100 * 80,
+                steiner(2 * Math.PI * 100 + Math.PI * 20 * 80, Math.PI * 80 + Math.PI * Math.PI * 10)
+            },
+            {
+                Body.Form.BLOCK,
+                70.0,
+                30.0,
+                15.0,
+                70.0 * 30 * 15,
+                steiner(2.0 * (70 * 30 + 70 * 15 + 30 * 15), Math.PI * (70 + 30 + 15))
+            },
         };
     }
 
     @Test(dataProvider = "forms")
     public void shapedPiecesByMassAndBySizeAgree(
-            Body.Form form, double length, double width, double height, double volume, double surface) {
+            Body.Form form, double length, double width, double height, double volume, double coat) {
         List<BarLayer> layers =
                 List.of(BarLayer.mm(LayerKind.FILLING, CARAMEL, 0), BarLayer.mm(LayerKind.COAT, DARK, 0.5));
         BarStack bySize = Bars.of(Bar.of(Build.SHAPED, new Body.Shaped(form, length, width, height, 0), layers));
         near(layer(bySize, "filling-1").volumeMl(), volume / 1000, 1e-9, "closed form");
-        near(layer(bySize, "coat-1").volumeMl(), surface * 0.5 / 1000, 1e-9, "surface × thickness");
+        near(layer(bySize, "coat-1").volumeMl(), coat / 1000, 1e-9, "S t + M t² + 4/3 π t³, Steiner");
         double grams = layer(bySize, "filling-1").grams();
         BarStack byMass = Bars.of(Bar.of(Build.SHAPED, new Body.Shaped(form, 0, width, height, grams), layers));
         near(byMass.pieceGrams(), bySize.pieceGrams(), 1e-9, "property: mass and size tell the same piece");

@@ -90,7 +90,7 @@ public class AdjustmentTest {
                 List.of());
         FormulaBalance balance = FormulaBalance.of(paste, TABLE, Atmosphere.SEA_LEVEL_KPA);
         Makeup makeup = Makeup.of(paste, balance, TABLE, java.util.Map.of());
-        assertEquals(makeup.allergens(), List.of("milk", "nuts"));
+        assertEquals(makeup.allergens(), List.of("milk", "nuts", "soy"));
         assertEquals(makeup.unpriced().size(), 2);
         // 63 g of nut oil, 0.22 of 31 g cocoa butter and 0.8 of 6 g milk fat are liquid, in 100 g of fat.
         near(makeup.liquidFatFraction(), (63 + 0.22 * 31 + 0.8 * 6) / 100, 0.01, "shares of liquid fat, from memory");

@@ -239,7 +239,9 @@ public class FormulaFamilyTest {
         assertEquals(dry.faults().get(0).field(), "bakedLossFraction");
         Formula whipped = new Formula(
                 base.family(), base.lines(), null, 0, List.of(), new Finish(false, null, null, 0, 1), Map.of());
-        FormulaBalance still = FormulaBalance.of(base.withLines(base.lines()), TABLE, 101);
+        Formula flat = new Formula(
+                base.family(), base.lines(), null, 0, List.of(), new Finish(false, null, null, 0, 0), Map.of());
+        FormulaBalance still = FormulaBalance.of(flat, TABLE, 101);
         assertTrue(FormulaBalance.of(whipped, TABLE, 101).densityGramsPerMl() < 0.6 * still.densityGramsPerMl());
         near(Makeup.of(base, baked, TABLE, Map.of("butter", 8.0)).cost(), 1.4, 1e-9, "175 g at 8 per kg");
         assertEquals(baked.after().grams(Part.MILK_FAT), baked.before().grams(Part.MILK_FAT), 1e-9);

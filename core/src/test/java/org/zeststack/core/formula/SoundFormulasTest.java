@@ -42,8 +42,8 @@ public class SoundFormulasTest {
                 "marshmallow-cream 150, peanut-butter 60, butter 50, icing-sugar 250",
                 5.0,
                 14.0,
-                1.15,
-                1.45
+                0.70,
+                1.00
             },
             {
                 Family.NOUGAT_SLAB,
@@ -97,7 +97,7 @@ public class SoundFormulasTest {
                 1.25,
                 1.45
             },
-            {Family.CRUNCH, null, "wafer-flakes 150, couverture-milk-38 150, praline-paste-50 100", 0.5, 3.0, 1.05, 1.45
+            {Family.CRUNCH, null, "wafer-flakes 150, couverture-milk-38 150, praline-paste-50 100", 0.5, 3.0, 0.65, 0.95
             },
             {Family.PRALINE_POWDER, null, "sugar 250, hazelnut-roasted 250", 0.2, 2.5, 1.10, 1.45},
             {Family.BISCUIT_PRESSED, null, "flour-wheat 250, butter 170, caster-sugar 80, salt 2", 8.0, 14.0, 1.10, 1.40
@@ -115,7 +115,7 @@ public class SoundFormulasTest {
             },
             {Family.FONDANT, 117.0, "sugar 800, glucose-syrup-42 160, water 250", 7.0, 16.0, 1.30, 1.55},
             {Family.INCLUSION, null, "almond-roasted 100, cranberry-dried 60, pumpkin-seed 60", 2.0, 8.0, 1.05, 1.40},
-            {Family.COATING_MIX, null, "couverture-milk-38 400, rice-crisped 60", 0.5, 2.0, 1.05, 1.45},
+            {Family.COATING_MIX, null, "couverture-milk-38 400, rice-crisped 60", 0.5, 2.0, 0.60, 0.90},
             {Family.OTHER, null, "dulce-de-leche 200", 20.0, 32.0, 1.10, 1.40},
         };
     }

@@ -44,12 +44,14 @@ public class PackFitTest {
             double sum = java.util.Arrays.stream(shares).sum();
             Composition truth = Composition.NOTHING;
             double saturates = 0;
+            double sodium = 0;
             for (int i = 0; i < parts.size(); i++) {
                 double share = shares[parts.size() - 1 - i] / sum;
                 truth = truth.plus(parts.get(i).grams(100 * share));
                 saturates += share * parts.get(i).saturatesPer100Grams();
+                sodium += share * parts.get(i).sodiumPer100Grams();
             }
-            PackFit fit = PackFit.of(panel(Nutrition.of(truth, saturates)), parts);
+            PackFit fit = PackFit.of(panel(Nutrition.of(truth, saturates, sodium)), parts);
             assertTrue(fit.misfit().isEmpty(), fit.misfit().toString());
             for (Part part : Part.values()) {
                 double off = Math.abs(fit.per100Grams().grams(part) - truth.grams(part));

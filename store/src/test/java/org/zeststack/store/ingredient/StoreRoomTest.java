@@ -18,6 +18,7 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Lot;
@@ -67,8 +68,10 @@ public class StoreRoomTest {
                 mine.per100Grams(),
                 0,
                 0,
+                0,
                 "",
                 0,
+                Bulk.MASSIVE,
                 0,
                 Map.of(),
                 List.of(),

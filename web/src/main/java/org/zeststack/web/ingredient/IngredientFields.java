@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
@@ -25,6 +26,7 @@ final class IngredientFields {
     private static final Range PART = new Range(0, 100, "g");
     private static final Range DE = new Range(20, 98, "DE");
     private static final Range DENSITY = new Range(0, 3, "g/mL");
+    private static final Range BULK = new Range(0.02, 2, "g/mL");
     private static final Range ACTIVITY = new Range(0, 1, "");
 
     static final List<String> KINDS = List.of("dark", "milk", "white", "blond", "ruby");
@@ -38,7 +40,14 @@ final class IngredientFields {
         fields.put("de", shown(ingredient.per100Grams().dextroseEquivalent()));
         fields.put("saturates", shown(ingredient.saturatesPer100Grams()));
         fields.put("liquidFat", shown(ingredient.liquidFatPer100Grams()));
+        fields.put("sodium", ingredient.sodiumPer100Grams() == 0 ? "" : shown(ingredient.sodiumPer100Grams()));
         fields.put("couverture", ingredient.couverture());
+        fields.put("porous", ingredient.bulk().porous() ? "yes" : "");
+        fields.put(
+                "bulk",
+                ingredient.bulk().gramsPerMl() == 0
+                        ? ""
+                        : shown(ingredient.bulk().gramsPerMl()));
         fields.put("density", ingredient.densityGramsPerMl() == 0 ? "" : shown(ingredient.densityGramsPerMl()));
         fields.put("dryActivity", ingredient.dryActivity() == 0 ? "" : shown(ingredient.dryActivity()));
         List<String> household = new ArrayList<>();
@@ -84,7 +93,11 @@ final class IngredientFields {
         double de = de(form);
         double saturates = form.has("saturates") ? form.number("saturates", PART) : 0;
         double liquid = form.has("liquidFat") ? form.number("liquidFat", PART) : 0;
+        double sodium = form.has("sodium") ? form.number("sodium", PART) : 0;
         double density = form.has("density") ? form.number("density", DENSITY) : 0;
+        Bulk bulk = form.has("bulk")
+                ? Bulk.of(form.number("bulk", BULK))
+                : form.text("porous").equals("yes") ? Bulk.UNKNOWN : Bulk.MASSIVE;
         double activity = form.has("dryActivity") ? form.number("dryActivity", ACTIVITY) : 0;
         String couverture = couverture(form, density);
         Map<String, Ingredient.Measure> household = household(form);
@@ -96,8 +109,10 @@ final class IngredientFields {
                     Composition.of(parts, de),
                     saturates,
                     liquid,
+                    sodium,
                     couverture,
                     density,
+                    bulk,
                     activity,
                     household,
                     words(form.limited("also", 400)),

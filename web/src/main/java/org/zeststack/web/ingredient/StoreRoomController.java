@@ -14,9 +14,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.composition.Composition;
-import org.zeststack.core.composition.Nutrition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.PackFit;
 import org.zeststack.core.quantity.Fault;
@@ -41,8 +41,10 @@ class StoreRoomController {
             Composition.NOTHING,
             0,
             0,
+            0,
             "",
             0,
+            Bulk.MASSIVE,
             0,
             Map.of(),
             List.of(),
@@ -121,11 +123,7 @@ class StoreRoomController {
         model.addAttribute("parts", Part.values());
         model.addAttribute("couvertures", IngredientFields.KINDS);
         model.addAttribute("bases", Ingredient.Basis.values());
-        model.addAttribute(
-                "panel",
-                ingredient.per100Grams().totalGrams() > 0
-                        ? Nutrition.of(ingredient.per100Grams(), ingredient.saturatesPer100Grams())
-                        : null);
+        model.addAttribute("panel", ingredient.per100Grams().totalGrams() > 0 ? ingredient.panel() : null);
         model.addAttribute(
                 "lots",
                 lots.all().stream()
@@ -213,10 +211,12 @@ class StoreRoomController {
     private boolean keep(String name, List<Ingredient> ordered, PackFit fit, FormInput form, SignedIn me) {
         double saturates = 0;
         double liquid = 0;
+        double sodium = 0;
         List<String> allergens = new ArrayList<>();
         for (int i = 0; i < ordered.size(); i++) {
             saturates += fit.shares().get(i) * ordered.get(i).saturatesPer100Grams();
             liquid += fit.shares().get(i) * ordered.get(i).liquidFatPer100Grams();
+            sodium += fit.shares().get(i) * ordered.get(i).sodiumPer100Grams();
             allergens.addAll(ordered.get(i).allergens());
         }
         Ingredient ingredient = new Ingredient(
@@ -225,8 +225,10 @@ class StoreRoomController {
                 fit.per100Grams(),
                 saturates,
                 liquid,
+                sodium,
                 "",
                 0,
+                Bulk.MASSIVE,
                 0,
                 Map.of(),
                 List.of(),
