@@ -25,7 +25,7 @@ public final class TestRun {
                 1,
                 10,
                 11,
-                new RunSheet.Moulds("mould", 12, 2, 1, 1, 11, "mould"),
+                new RunSheet.Moulds("mould", 12, 2, 1, 1, 11, "mould", 0),
                 Allowances.USUAL,
                 93.75,
                 "probe",

@@ -62,8 +62,6 @@ public record StackLayer(
 
     /** The same layer counted several times in a piece. */
     StackLayer times(int count) {
-        FillWindow all = new FillWindow(
-                count * window.leastGrams(), count * window.targetGrams(), count * window.greatestGrams());
         return new StackLayer(
                 index,
                 key,
@@ -75,6 +73,6 @@ public record StackLayer(
                 count * volumeMl,
                 count * grams,
                 count * laidGrams,
-                all);
+                window.times(count));
     }
 }

@@ -53,7 +53,7 @@ public record Cupboard(NamedFormula formula, double factor, double usableGrams, 
                 .toList();
         double times = Double.isInfinite(factor) ? 0 : factor;
         double usable = candidate.balance.moistureKnown()
-                ? times * candidate.balance.after().totalGrams() * (1 - formula.handlingLossFraction())
+                ? times * candidate.balance.leastGrams() * (1 - formula.handlingLossFraction())
                 : 0;
         return new Cupboard(candidate.named, times, usable, shortest, missing);
     }

@@ -17,14 +17,16 @@ import org.zeststack.core.quantity.Refusal;
 /**
  * A formula multiplied, through what cooking, baking and handling take away, and shared out to pots and bowls.
  *
- * <p>Usable mass = finished mass × (1 − handling loss); finished mass follows from the same balance at every scale, since
- * composition and stop are the same. So factor = usable wanted / (finished mass of the formula × (1 − loss)).
+ * <p>Usable mass = finished mass × (1 − handling loss): what reaches cavity, frame, tray or another formula. The finished mass
+ * follows from the same balance at every scale, since composition and stop are the same; where a cook ends by eye it is the least
+ * that its moisture leaves, so that it is enough. So factor = usable wanted / (least finished mass of the formula × (1 − loss)).
  *
  * @param factor multiplies every line that is not counted in pieces
  * @param lines scaled lines, for one batch as weighed and for all
  * @param pouredGrams everything weighed out
- * @param cookedGrams finished mass
- * @param usableGrams what reaches cavity, frame or tray
+ * @param cookedGrams finished mass, the least where it ends by eye
+ * @param mostCookedGrams the most it may come to
+ * @param usableGrams what surely reaches cavity, frame, tray or another formula
  * @param pots pots that the mass wants
  * @param bowls fillings of the mixer bowl that it wants
  * @param batches equal batches to make, the greater of the two
@@ -37,6 +39,7 @@ public record Scaling(
         List<Line> lines,
         double pouredGrams,
         double cookedGrams,
+        double mostCookedGrams,
         double usableGrams,
         int pots,
         int bowls,
@@ -53,6 +56,12 @@ public record Scaling(
     /** How many times its volume a boiling mass rises: with milk, and without (common practice, no source). */
     private static final double FOAM_MILK = 3;
 
+    /** Share of a batch that making a piece whole may add or take. */
+    private static final double MOST_OFF = 0.05;
+
+    /** Share by which the most and the least must differ to be worth two figures. */
+    private static final double SPREAD = 0.001;
+
     private static final double FOAM_SYRUP = 1.8;
     private static final double MOST_BOWL = 0.85;
     private static final double BOILING_CELSIUS = 100;
@@ -63,7 +72,7 @@ public record Scaling(
      * @param index of the formula's line
      * @param grams exact, all batches together
      * @param weighedGrams for one batch, rounded to the scale
-     * @param pieces whole pieces, all batches together; null where nothing is counted
+     * @param pieces pieces, all batches together, whole but in the smallest batches; null where nothing is counted
      */
     public record Line(int index, String ingredient, double grams, double weighedGrams, Double pieces) {}
 
@@ -85,7 +94,7 @@ public record Scaling(
             throw new Refusal("It ends by eye and its moisture is not known, so the finished mass is not either: scale "
                     + "by factor or ingredient, or write the moisture it usually has.");
         }
-        return usableGrams / (balance.after().totalGrams() * (1 - formula.handlingLossFraction()));
+        return usableGrams / (balance.leastGrams() * (1 - formula.handlingLossFraction()));
     }
 
     /** The factor that uses up {@code grams} of one line. */
@@ -100,35 +109,50 @@ public record Scaling(
 
     /** Scales; counted pieces are made whole and the other lines take up the difference in finished mass. */
     public static Scaling of(Formula formula, FormulaBalance balance, double factor, Limits limits) {
-        return new Scaler(formula, balance, factor, limits).scaling();
+        return of(formula, balance, factor, factor, limits);
+    }
+
+    /**
+     * Scales with as many whole pieces as another factor asks for.
+     *
+     * @param counted factor that pieces are counted by, so that their number stands while the rest is fitted
+     */
+    static Scaling of(Formula formula, FormulaBalance balance, double factor, double counted, Limits limits) {
+        return new Scaler(formula, balance, factor, counted, limits).scaling();
     }
 
     private static final class Scaler {
         private final Formula formula;
         private final FormulaBalance balance;
         private final double wanted;
+        private final double counted;
         private final Limits limits;
         private final Working.Builder why = Working.of("Scaling");
         private int batches = 1;
 
-        Scaler(Formula formula, FormulaBalance balance, double factor, Limits limits) {
+        Scaler(Formula formula, FormulaBalance balance, double factor, double counted, Limits limits) {
             this.formula = formula;
             this.balance = balance;
             this.wanted = factor;
+            this.counted = counted;
             this.limits = limits;
         }
 
         Scaling scaling() {
-            double finished = balance.after().totalGrams() * wanted;
+            double finished = balance.leastGrams() * wanted;
+            double most = balance.greatestGrams() * wanted;
             double usable = finished * (1 - formula.handlingLossFraction());
             why.line("Factor", "%s", plain(round(wanted, 5)));
             if (balance.moistureKnown()) {
                 why.line(
                         "Finished mass",
-                        "%s g × %s = %s g",
-                        fixed(balance.after().totalGrams(), 0),
+                        "%s g × %s = %s g%s",
+                        fixed(balance.leastGrams(), 0),
                         fixed(wanted, 4),
-                        fixed(finished, 0));
+                        fixed(finished, 0),
+                        most > finished * (1 + SPREAD)
+                                ? "; by eye up to %s g, at the most moisture".formatted(fixed(most, 0))
+                                : "");
                 why.line(
                         "Usable",
                         "%s g × (1 − %s %%) = %s g",
@@ -148,9 +172,8 @@ public record Scaling(
                 FormulaLine line = formula.lines().get(i);
                 double grams = exact.get(i);
                 double each = Math.max(limits.resolutionGrams(), round(grams / batches));
-                Double pieces = line.pieces() == null
-                        ? null
-                        : Double.valueOf(Math.round(grams / (line.grams() / line.pieces())));
+                Double pieces =
+                        line.pieces() == null ? null : Double.valueOf(round(grams / (line.grams() / line.pieces()), 2));
                 lines.add(new Line(i, line.ingredient(), grams, each, pieces));
                 if (line.counts()) {
                     poured += grams;
@@ -163,6 +186,7 @@ public record Scaling(
                     List.copyOf(lines),
                     poured,
                     finished,
+                    most,
                     usable,
                     pots,
                     bowls,
@@ -179,7 +203,7 @@ public record Scaling(
          */
         private List<Double> exactGrams() {
             double whole = 0;
-            double counted = 0;
+            double inPieces = 0;
             double rest = 0;
             for (FormulaLine line : formula.lines()) {
                 if (!line.counts()) {
@@ -188,17 +212,17 @@ public record Scaling(
                 if (line.pieces() == null) {
                     rest += line.grams();
                 } else {
-                    counted += line.grams() * wanted;
+                    inPieces += line.grams() * wanted;
                     whole += wholePieces(line) * line.grams() / line.pieces();
                 }
             }
-            double others = rest == 0 ? wanted : Math.max(0, (rest * wanted + counted - whole) / rest);
-            if (counted > 0 && rest > 0) {
+            double others = rest == 0 ? wanted : Math.max(0, (rest * wanted + inPieces - whole) / rest);
+            if (inPieces > 0 && rest > 0) {
                 why.line(
                         "Whole pieces",
                         "%s g of pieces instead of %s g; the rest is multiplied by %s instead of %s",
                         fixed(whole, 0),
-                        fixed(counted, 0),
+                        fixed(inPieces, 0),
                         fixed(others, 4),
                         fixed(wanted, 4));
             }
@@ -209,8 +233,12 @@ public record Scaling(
                     .toList();
         }
 
+        /** Whole pieces in every batch; where one more or less would change the mass too much, part of a piece is weighed. */
         private double wholePieces(FormulaLine line) {
-            return batches * Math.max(1, Math.round(line.pieces() * wanted / batches));
+            double exact = line.pieces() * counted;
+            double whole = batches * Math.max(1.0, Math.round(exact / batches));
+            double off = Math.abs(whole - exact) * line.grams() / line.pieces();
+            return off > MOST_OFF * balance.before().totalGrams() * counted ? exact : whole;
         }
 
         private int pots() {
@@ -259,6 +287,11 @@ public record Scaling(
             double ten = Math.pow(10, decimals);
             return Math.round(value * ten) / ten;
         }
+    }
+
+    /** Whether the finished mass is a range. */
+    public boolean spreads() {
+        return mostCookedGrams > cookedGrams * (1 + SPREAD);
     }
 
     /** Words that tell how many batches and for want of what room, where it is more than one. */

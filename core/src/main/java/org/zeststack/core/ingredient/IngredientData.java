@@ -16,7 +16,7 @@ public record IngredientData(
         double dextroseEquivalent,
         double saturates,
         double liquidFat,
-        double sodium,
+        Double sodium,
         String couverture,
         double densityGramsPerMl,
         Bulk bulk,
@@ -31,6 +31,7 @@ public record IngredientData(
 
     public IngredientData {
         couverture = couverture == null ? "" : couverture;
+        sodium = sodium == null ? Double.valueOf(0) : sodium;
         bulk = bulk == null ? Bulk.MASSIVE : bulk;
         household = household == null ? Map.of() : household;
         also = also == null ? List.of() : also;

@@ -2,8 +2,12 @@ package org.zeststack.core.run;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
 import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.workshop.Place;
@@ -14,7 +18,9 @@ import org.zeststack.core.workshop.Thermometer;
  *
  * @param bar the bar computed
  * @param formulas what its layers are made of, by link, in the order of the work
- * @param parts formulas that those are made of and that are not taken from stock, made first standing first
+ * @param parts formulas that those are made of, made first standing first
+ * @param fromStock links of parts that are taken from a jar
+ * @param limits what a formula's masses must fit into
  * @param carrierName name of the mould, or what the pieces are cut from
  * @param carriersOwned moulds owned; 1 for slabs and trays that are laid anew
  * @param pieces good pieces wanted, 1 to 100 000
@@ -25,6 +31,8 @@ public record RunOrder(
         BarStack bar,
         Map<String, NamedFormula> formulas,
         List<NamedFormula> parts,
+        Set<String> fromStock,
+        Function<Formula, Scaling.Limits> limits,
         String carrierName,
         int carriersOwned,
         Place place,
@@ -43,5 +51,6 @@ public record RunOrder(
         faults.within("pieces", pieces, PIECES);
         faults.throwIfAny();
         parts = List.copyOf(parts);
+        fromStock = Set.copyOf(fromStock);
     }
 }

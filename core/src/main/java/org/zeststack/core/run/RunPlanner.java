@@ -10,43 +10,49 @@ import java.util.Map;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.CrossSection;
+import org.zeststack.core.bar.Frame;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.Material;
 import org.zeststack.core.bar.StackLayer;
-import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
-import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Needs;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.sugar.Cook;
-import org.zeststack.core.workshop.Thermometer;
 
 /**
  * Turns an order into a run sheet.
  *
- * <p>Pieces to make = wanted / (1 − rejects), rounded up. A formula's finished mass = deposit / (1 − handling loss); its
- * lines are multiplied by finished mass over the formula's own finished mass, which carries the cooking yield. Couverture
- * to melt = (shell and back of all pieces) / (1 − scrape) + one mould filled to the rim less its shells + what must stay in
- * the bowl; the last two come back.
+ * <p>Pieces to make = wanted / (1 − rejects), rounded up. Slabs, trays and sheets are made whole, so whole ones are planned: what is
+ * laid before the cut is laid for every piece they give, and the pieces beyond those to make are spare. What is laid of a formula is
+ * multiplied by {@link Needs}. Couverture to melt = what stays + scrapings + one mould filled to the rim less its shells + what must
+ * stay in the bowl; the last two come back.
  */
 public final class RunPlanner {
 
     private static final String COUVERTURE = "couverture-";
+    private static final String LAID = "laid-";
 
     private final RunOrder order;
     private final IngredientTable ingredients;
     private final int pieces;
+    private final RunSheet.Moulds carriers;
 
     private RunPlanner(RunOrder order, IngredientTable ingredients) {
         this.order = order;
         this.ingredients = ingredients;
         pieces = (int) Math.ceil(order.pieces() / (1 - order.allowances().rejectFraction()) - 1e-9);
+        carriers = carriers();
     }
 
-    /** Plans a run. */
+    /**
+     * Plans a run.
+     *
+     * @throws org.zeststack.core.quantity.Refusal naming a formula whose finished mass is not known
+     */
     public static RunSheet plan(RunOrder order, IngredientTable ingredients) {
         return new RunPlanner(order, ingredients).sheet();
     }
@@ -55,6 +61,7 @@ public final class RunPlanner {
         BarStack bar = order.bar();
         List<RunSheet.FormulaBatch> formulas = formulas();
         List<RunSheet.CouvertureBatch> couvertures = couvertures();
+        List<RunSheet.LaidBatch> laid = laid();
         List<RunSheet.LayerTarget> layers =
                 bar.layers().stream().map(this::target).toList();
         return new RunSheet(
@@ -63,7 +70,7 @@ public final class RunPlanner {
                 order.barVersion(),
                 order.pieces(),
                 pieces,
-                carriers(),
+                carriers,
                 order.allowances(),
                 order.place().pressureKpa(),
                 order.thermometerName(),
@@ -73,36 +80,49 @@ public final class RunPlanner {
                 bar.pieceGrams(),
                 formulas,
                 couvertures,
-                weighing(formulas, couvertures),
+                laid,
+                weighing(formulas, couvertures, laid),
                 bar.calls(),
-                StepList.of(order, formulas, couvertures, carriers()));
+                StepList.of(order, formulas, couvertures, layers, carriers));
     }
 
-    /** Key of the component that a layer is laid from; empty for a plain ingredient. */
-    private String component(StackLayer layer) {
-        NamedFormula formula = order.formulas().get(layer.design().of());
+    /** Key of the component that something is laid from. */
+    private String component(String slug) {
+        NamedFormula formula = order.formulas().get(slug);
         if (formula != null) {
             return formula.key();
         }
-        return layer.material().isChocolate() || layer.material().compound()
-                ? couvertureKey(layer.design().of())
-                : "";
+        return melts(slug) ? COUVERTURE + slug : LAID + slug;
     }
 
-    private static String couvertureKey(String slug) {
-        return COUVERTURE + slug;
+    private boolean melts(String slug) {
+        Material material = order.bar().parts().materials().get(slug);
+        return material.isChocolate() || material.compound();
     }
 
     private RunSheet.LayerTarget target(StackLayer l) {
+        int perPiece = order.bar().frame() instanceof Frame.Moulded m ? m.halves() : 1;
+        BarLayer.Mix mix = l.design().mix();
+        boolean mixed = mix != null && mix.fraction() > 0;
         return new RunSheet.LayerTarget(
-                l.key(), component(l), l.kind().name(), l.name(), l.pattern(), l.thicknessMm(), l.window());
+                l.key(),
+                component(l.design().of()),
+                l.kind().name(),
+                l.name(),
+                l.pattern(),
+                l.thicknessMm(),
+                l.window().times(1.0 / perPiece),
+                perPiece,
+                mixed ? component(mix.of()) : "",
+                mixed ? mix.fraction() : 0);
     }
 
-    /** Moulds and their turns; slabs, trays and sheets are laid as often as they are needed. */
+    /** Moulds and their turns; slabs, trays and sheets are laid as often as they are needed, and whole. */
     private RunSheet.Moulds carriers() {
         int each = order.bar().frame().piecesOfOne();
         int fills = (pieces + each - 1) / each;
         int turns = (fills + order.carriersOwned() - 1) / order.carriersOwned();
+        boolean whole = order.bar().bar().body().isCut();
         return new RunSheet.Moulds(
                 order.carrierName(),
                 each,
@@ -110,96 +130,132 @@ public final class RunPlanner {
                 fills,
                 turns,
                 pieces - (fills - 1) * each,
-                order.bar().bar().body().carrier());
+                order.bar().bar().body().carrier(),
+                whole ? fills * each - pieces : 0);
     }
 
-    /**
-     * One batch per formula version; two layers of the same version share it. Parts follow from the lines that use them, those
-     * made first standing first.
-     */
-    private List<RunSheet.FormulaBatch> formulas() {
-        Map<String, NamedFormula> byKey = new LinkedHashMap<>();
-        Map<String, Double> need = new LinkedHashMap<>();
-        order.formulas().forEach((link, named) -> {
-            byKey.put(named.key(), named);
-            need.put(named.key(), gramsOf(link));
-        });
-        List<RunSheet.FormulaBatch> batches = new ArrayList<>();
-        byKey.forEach((key, named) -> batches.add(used(batch(named, need.get(key)), need)));
-        for (int i = order.parts().size() - 1; i >= 0; i--) {
-            NamedFormula part = order.parts().get(i);
-            double inOthers = need.getOrDefault(part.link().text(), 0.0);
-            if (inOthers > 0 && !byKey.containsKey(part.key())) {
-                batches.add(0, used(batch(part, inOthers), need));
-            }
+    /** Where a layer ends up over the whole run. */
+    private RunSheet.Deposit deposit(StackLayer layer) {
+        boolean whole = order.bar().bar().onCarrier(layer.index());
+        int spare = whole ? carriers.spare() : 0;
+        return new RunSheet.Deposit(
+                layer.grams() * pieces, (layer.laidGrams() - layer.grams()) * (pieces + spare), layer.grams() * spare);
+    }
+
+    /** Where all that is laid of an ingredient or formula ends up, mixtures included. */
+    private RunSheet.Deposit deposit(String slug) {
+        RunSheet.Deposit sum = RunSheet.Deposit.NOTHING;
+        for (StackLayer layer : order.bar().layers()) {
+            BarLayer.Mix mix = layer.design().mix();
+            double mixed = mix == null ? 0 : mix.fraction();
+            double share = (layer.design().of().equals(slug) ? 1 - mixed : 0)
+                    + (mix != null && mix.of().equals(slug) ? mixed : 0);
+            sum = sum.plus(deposit(layer).times(share));
         }
-        return batches;
+        return sum;
     }
 
-    /** Notes what a batch takes of other formulas. */
-    private static RunSheet.FormulaBatch used(RunSheet.FormulaBatch batch, Map<String, Double> need) {
-        batch.lines().forEach(l -> need.merge(l.ingredient(), l.grams(), Double::sum));
-        return batch;
+    private List<RunSheet.FormulaBatch> formulas() {
+        Map<String, Double> laidGrams = new LinkedHashMap<>();
+        List<NamedFormula> all = new ArrayList<>(order.formulas().values());
+        order.formulas()
+                .keySet()
+                .forEach(link -> laidGrams.put(link, deposit(link).total()));
+        order.parts().stream()
+                .filter(part -> !order.formulas().containsKey(part.link().text()))
+                .forEach(all::add);
+        return Needs.of(new Needs.Order(
+                        laidGrams,
+                        all,
+                        order.fromStock(),
+                        ingredients,
+                        order.place().pressureKpa(),
+                        order.limits()))
+                .stream()
+                .map(this::batch)
+                .toList();
     }
 
-    private RunSheet.FormulaBatch batch(NamedFormula named, double depositGrams) {
+    private RunSheet.FormulaBatch batch(Needs.Batch batch) {
+        NamedFormula named = batch.named();
         Formula formula = named.formula();
-        FormulaBalance balance =
-                FormulaBalance.of(formula, ingredients, order.place().pressureKpa());
-        double usable = depositGrams / (1 - formula.handlingLossFraction());
-        double factor = usable / balance.after().totalGrams();
-        List<RunSheet.BatchLine> lines = formula.lines().stream()
-                .filter(FormulaLine::counts)
+        FormulaBalance made = batch.made();
+        List<RunSheet.BatchLine> lines = batch.scaling().lines().stream()
+                .filter(l -> formula.lines().get(l.index()).counts())
                 .map(l -> new RunSheet.BatchLine(
                         l.ingredient(),
                         ingredients.get(l.ingredient()).name(),
-                        l.grams() * factor,
-                        l.role().words(),
-                        l.toEffect()))
+                        l.grams(),
+                        formula.lines().get(l.index()).role().words(),
+                        formula.lines().get(l.index()).toEffect()))
                 .toList();
-        Composition pot = balance.pot().times(factor);
-        Thermometer thermometer = order.thermometer();
-        Double here = balance.cook().map(Cook::stopCelsiusHere).orElse(null);
+        Double here = made.cook().map(Cook::stopCelsiusHere).orElse(null);
         return new RunSheet.FormulaBatch(
                 named.key(),
                 named.name(),
                 named.version(),
                 formula.family().material(),
-                depositGrams,
-                usable,
-                factor,
-                balance.before().totalGrams() * factor,
+                batch.laidGrams(),
+                batch.usableGrams(),
+                batch.scaling().factor(),
+                made.before().totalGrams(),
                 lines,
-                formula.cooked() ? pot.byPart() : Map.<Part, Double>of(),
-                pot.dextroseEquivalent(),
+                formula.cooked() ? made.pot().byPart() : Map.<Part, Double>of(),
+                made.pot().dextroseEquivalent(),
                 formula.stopCelsius(),
                 here,
-                here == null ? null : thermometer.readingAt(here),
+                here == null ? null : order.thermometer().readingAt(here),
                 formula.method(),
-                why(named, balance, depositGrams, usable, factor, here));
+                why(batch, here),
+                made.leastGrams(),
+                made.greatestGrams(),
+                deposit(named.link().text()),
+                batch.takenGrams(),
+                made.before().waterGrams(),
+                ending(formula),
+                batch.scaling().batches(),
+                batch.scaling().sharedOut().orElse(""));
     }
 
-    private Working why(
-            NamedFormula named, FormulaBalance balance, double deposit, double usable, double factor, Double here) {
-        Working.Builder working = Working.of(named.name())
-                .line("To have", "for %d pieces: %s g", pieces, fixed(deposit, 0))
-                .line(
+    private static RunSheet.Ending ending(Formula formula) {
+        if (formula.cooked()) {
+            return RunSheet.Ending.READING;
+        }
+        if (formula.finish().byEye()) {
+            return RunSheet.Ending.EYE;
+        }
+        return formula.finish().bakedLossFraction() > 0 ? RunSheet.Ending.BAKED : RunSheet.Ending.MIXED;
+    }
+
+    private Working why(Needs.Batch batch, Double here) {
+        NamedFormula named = batch.named();
+        FormulaBalance made = batch.made();
+        Working.Builder working = Working.of(named.name());
+        if (batch.laidGrams() > 0) {
+            working.line("Laid", "for %d pieces%s: %s g", pieces, spareWords(), fixed(batch.laidGrams(), 0));
+        }
+        batch.takenGrams().forEach((user, grams) -> working.line("Into " + user, "%s g", fixed(grams, 0)));
+        working.line(
                         "Finished mass to have",
-                        "%s g / (1 − %s %% left in pot and bag) = %s g",
-                        fixed(deposit, 0),
+                        "%s g / (1 − %s %% left in pot and bag) = %s g%s",
+                        fixed(batch.usableGrams(), 0),
                         plain(100 * named.formula().handlingLossFraction()),
-                        fixed(usable, 0))
+                        fixed(made.leastGrams(), 0),
+                        batch.scaling().spreads()
+                                ? "; by eye it may come to %s g".formatted(fixed(made.greatestGrams(), 0))
+                                : "")
                 .line(
                         "Multiply the formula by",
                         "%s g / %s g = %s",
-                        fixed(usable, 0),
-                        fixed(balance.after().totalGrams(), 0),
-                        fixed(factor, 4))
+                        fixed(made.leastGrams(), 0),
+                        fixed(batch.balance().leastGrams(), 0),
+                        fixed(batch.scaling().factor(), 4))
                 .line(
                         "Weigh out",
-                        "%s g; yield through cooking %s %%",
-                        fixed(balance.before().totalGrams() * factor, 0),
-                        fixed(100 * balance.yieldFraction(), 1));
+                        "%s g; %s %% of it is finished",
+                        fixed(made.before().totalGrams(), 0),
+                        fixed(100 * made.leastGrams() / made.before().totalGrams(), 1));
+        batch.scaling().sharedOut().ifPresent(words -> working.line("Batches", "%s", words));
         if (here != null) {
             working.line(
                     "Stop",
@@ -215,63 +271,83 @@ public final class RunPlanner {
         return working.from("Same water left at this place: IAPWS, Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
     }
 
-    /** What all pieces take of an ingredient or formula, off-cuts and mixtures included. */
-    private double gramsOf(String slug) {
-        double grams = 0;
-        for (StackLayer layer : order.bar().layers()) {
-            BarLayer.Mix mix = layer.design().mix();
-            double mixed = mix == null ? 0 : mix.fraction();
-            grams += layer.design().of().equals(slug) ? layer.laidGrams() * (1 - mixed) : 0;
-            grams += mix != null && mix.of().equals(slug) ? layer.laidGrams() * mixed : 0;
-        }
-        return grams * pieces;
+    private String spareWords() {
+        return carriers.spare() > 0 ? " and %d spare".formatted(carriers.spare()) : "";
     }
 
     /** Couvertures and compounds, each once, the shell's first. */
     private List<RunSheet.CouvertureBatch> couvertures() {
         List<RunSheet.CouvertureBatch> batches = new ArrayList<>();
+        List<StackLayer> coats = order.bar().all(LayerKind.COAT);
         String shell =
                 order.bar().first(LayerKind.SHELL).map(l -> l.design().of()).orElse("");
+        String dip = coats.isEmpty() ? "" : coats.get(coats.size() - 1).design().of();
         for (String slug : order.bar().bar().materials()) {
-            Material material = order.bar().parts().materials().get(slug);
-            if (material.isChocolate() || material.compound()) {
-                double rim = slug.equals(shell)
-                        ? order.bar().pouredOutGrams() * order.bar().frame().piecesOfOne()
-                        : 0;
-                batches.add(couverture(material, gramsOf(slug), rim));
+            if (!order.formulas().containsKey(slug) && melts(slug)) {
+                double rim = slug.equals(shell) ? order.bar().pouredOutGrams() : 0;
+                double bowl = Math.max(
+                        order.allowances().bowlGrams(),
+                        slug.equals(dip) ? order.bar().bowlGrams() : 0);
+                batches.add(couverture(order.bar().parts().materials().get(slug), deposit(slug), rim, bowl));
             }
         }
         return batches;
     }
 
-    private RunSheet.CouvertureBatch couverture(Material couverture, double used, double rimGrams) {
-        Allowances allowances = order.allowances();
-        double withScrape = used / (1 - allowances.scrapeFraction());
-        double back = rimGrams + allowances.bowlGrams();
-        Working why = Working.of(couverture.name())
-                .line("Stays in the pieces", "%d pieces: %s g", pieces, fixed(used, 0))
-                .line(
-                        "With scrapings",
-                        "%s g / (1 − %s %%) = %s g",
-                        fixed(used, 0),
-                        plain(100 * allowances.scrapeFraction()),
-                        fixed(withScrape, 0))
-                .line("Poured out of one full mould", "%s g", fixed(rimGrams, 0))
-                .line("To work with in the bowl", "%s g", fixed(allowances.bowlGrams(), 0))
-                .line("Melt", "%s g, of it %s g comes back", fixed(withScrape + back, 0), fixed(back, 0))
-                .from("Common practice, no source; the allowances are this run's own.");
+    /** What goes beyond the pieces is rounded up to whole grams, so that the lines of the sheet add up. */
+    private RunSheet.CouvertureBatch couverture(
+            Material couverture, RunSheet.Deposit deposit, double rimGrams, double bowlGrams) {
+        double scrape = order.allowances().scrapeFraction();
+        double stays = deposit.total();
+        double scraped = Math.ceil(stays / (1 - scrape) - stays - 1e-9);
+        double poured = Math.ceil(rimGrams - 1e-9);
+        double bowl = Math.ceil(bowlGrams - 1e-9);
+        double melt = stays + scraped + poured + bowl;
+        Working.Builder why = Working.of(couverture.name())
+                .line("Stays in the pieces", "%d pieces: %s g", pieces, fixed(deposit.pieces(), 0));
+        if (deposit.offcuts() + deposit.spare() > 0) {
+            why.line("Stays in off-cuts and spare pieces", "%s g", fixed(deposit.offcuts() + deposit.spare(), 0));
+        }
+        why.line(
+                        "Scraped off",
+                        "%s g / (1 − %s %%) − %s g = %s g",
+                        fixed(stays, 0),
+                        plain(100 * scrape),
+                        fixed(stays, 0),
+                        fixed(scraped, 0))
+                .line("Poured out of one full mould", "%s g come back", fixed(poured, 0))
+                .line("Left in the bowl to work in", "%s g come back", fixed(bowl, 0))
+                .line("Melt", "%s g", fixed(melt, 0));
         return new RunSheet.CouvertureBatch(
-                couvertureKey(couverture.of()),
+                COUVERTURE + couverture.of(),
                 couverture.name(),
                 couverture.isChocolate() ? couverture.chocolate() : "compound",
-                used,
-                withScrape + back,
-                back,
-                why);
+                stays,
+                melt,
+                poured + bowl,
+                why.from("Common practice, no source; the allowances are this run's own."),
+                deposit,
+                scraped,
+                poured,
+                bowl);
     }
 
-    private List<RunSheet.WeighingLine> weighing(
-            List<RunSheet.FormulaBatch> formulas, List<RunSheet.CouvertureBatch> couvertures) {
+    /** Plain ingredients that are laid as they are. */
+    private List<RunSheet.LaidBatch> laid() {
+        List<RunSheet.LaidBatch> batches = new ArrayList<>();
+        for (String slug : order.bar().bar().materials()) {
+            if (!order.formulas().containsKey(slug) && !melts(slug)) {
+                String name = order.bar().parts().materials().get(slug).name();
+                batches.add(new RunSheet.LaidBatch(LAID + slug, name, deposit(slug)));
+            }
+        }
+        return batches;
+    }
+
+    private static List<RunSheet.WeighingLine> weighing(
+            List<RunSheet.FormulaBatch> formulas,
+            List<RunSheet.CouvertureBatch> couvertures,
+            List<RunSheet.LaidBatch> laid) {
         Map<String, RunSheet.WeighingLine> list = new LinkedHashMap<>();
         for (RunSheet.FormulaBatch batch : formulas) {
             batch.lines().forEach(l -> add(list, l.ingredient(), l.name(), l.grams(), batch.name()));
@@ -279,11 +355,8 @@ public final class RunPlanner {
         for (RunSheet.CouvertureBatch c : couvertures) {
             add(list, c.key().substring(COUVERTURE.length()), c.name(), c.meltGrams(), "melt");
         }
-        for (String slug : order.bar().bar().materials()) {
-            Material material = order.bar().parts().materials().get(slug);
-            if (!order.formulas().containsKey(slug) && !list.containsKey(slug)) {
-                add(list, slug, material.name(), gramsOf(slug), "laid");
-            }
+        for (RunSheet.LaidBatch l : laid) {
+            add(list, l.key().substring(LAID.length()), l.name(), l.deposit().total(), "laid");
         }
         return List.copyOf(list.values());
     }

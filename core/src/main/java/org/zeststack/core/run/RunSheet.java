@@ -32,32 +32,78 @@ public record RunSheet(
         double pieceGrams,
         List<FormulaBatch> formulas,
         List<CouvertureBatch> couvertures,
+        List<LaidBatch> laid,
         List<WeighingLine> weighing,
         List<Call> calls,
         List<BenchStep> steps) {
 
-    public static final int SCHEMA_VERSION = 1;
+    public static final int SCHEMA_VERSION = 2;
+
+    /** Sheets frozen by earlier releases know no plain ingredients by themselves. */
+    public RunSheet {
+        laid = laid == null ? List.of() : List.copyOf(laid);
+    }
 
     /**
      * Moulds and turns; slabs, trays and sheets are counted like moulds.
      *
-     * @param fills moulds to line in all
+     * @param cavities pieces of one
+     * @param fills moulds to line in all; of slabs, trays and sheets whole ones are made
      * @param turns times the owned moulds go round
      * @param cavitiesInLast cavities used in the last mould
      * @param carrier mould, slab, tray, sheet or piece; sheets frozen by the first releases know moulds only
+     * @param spare pieces that whole slabs, trays and sheets give beyond those to make: cut, and not coated
      */
     public record Moulds(
-            String name, int cavities, int owned, int fills, int turns, int cavitiesInLast, String carrier) {
+            String name,
+            int cavities,
+            int owned,
+            int fills,
+            int turns,
+            int cavitiesInLast,
+            String carrier,
+            Integer spare) {
 
         public Moulds {
             carrier = carrier == null ? "mould" : carrier;
+            spare = spare == null ? Integer.valueOf(0) : spare;
         }
     }
 
     /**
-     * What one layer of one piece should weigh.
+     * Where what is laid ends up, in grams.
+     *
+     * @param pieces in the pieces to make
+     * @param offcuts trimmed off, lost in the kerf or left over
+     * @param spare in pieces beyond those to make
+     */
+    public record Deposit(double pieces, double offcuts, double spare) {
+
+        public static final Deposit NOTHING = new Deposit(0, 0, 0);
+
+        public double total() {
+            return pieces + offcuts + spare;
+        }
+
+        public Deposit plus(Deposit other) {
+            return new Deposit(pieces + other.pieces, offcuts + other.offcuts, spare + other.spare);
+        }
+
+        Deposit times(double share) {
+            return new Deposit(pieces * share, offcuts * share, spare * share);
+        }
+    }
+
+    /** A plain ingredient that is laid as it is: inserts, inclusions, toppings, decoration. */
+    public record LaidBatch(String key, String name, Deposit deposit) {}
+
+    /**
+     * What one layer should weigh, in one cavity where it is laid in cavities.
      *
      * @param component key of the component it is laid from
+     * @param perPiece cavities that make a piece: 2 where halves are joined
+     * @param mixed key of the component that is mixed into it; empty where none
+     * @param mixedFraction share of the layer's mass that is that
      */
     public record LayerTarget(
             String key,
@@ -66,7 +112,22 @@ public record RunSheet(
             String name,
             String material,
             double thicknessMm,
-            FillWindow window) {}
+            FillWindow window,
+            Integer perPiece,
+            String mixed,
+            Double mixedFraction) {
+
+        public LayerTarget {
+            perPiece = perPiece == null ? Integer.valueOf(1) : perPiece;
+            mixed = mixed == null ? "" : mixed;
+            mixedFraction = mixedFraction == null ? Double.valueOf(0) : mixedFraction;
+        }
+
+        /** Share of its mass that is of a component. */
+        public double shareOf(String key) {
+            return (component.equals(key) ? 1 - mixedFraction : 0) + (mixed.equals(key) ? mixedFraction : 0);
+        }
+    }
 
     /**
      * One line of a scaled formula.
@@ -84,14 +145,22 @@ public record RunSheet(
      * A formula scaled to this run.
      *
      * @param key component key, {@code formula-ID-vN}
-     * @param depositGrams what goes into the cavities
-     * @param usableGrams finished mass to have: deposit and handling loss
-     * @param factor what every line of the formula was multiplied by
+     * @param depositGrams what is laid of it, off-cuts and spare pieces included
+     * @param usableGrams what reaches the pieces and other formulas
+     * @param factor what every line of the formula was multiplied by, apart from counted pieces
      * @param rawGrams everything weighed out
      * @param potGrams what goes into the pot, by part of composition; empty map when not cooked
      * @param stopCelsius sea-level target; null when not cooked, as the two after it
      * @param stopCelsiusHere true temperature at this place
      * @param stopReading what this thermometer shows then
+     * @param finishedGrams finished mass to have, the least where it ends by eye: usable and handling loss
+     * @param mostFinishedGrams the most it may come to
+     * @param deposit where what is laid ends up
+     * @param taken what other formulas take of it, by their names
+     * @param waterGrams water in everything weighed out: no more can leave as steam
+     * @param ending how it comes to its finished mass
+     * @param batches equal batches to make it in
+     * @param sharedOut why there are several; empty where there is one
      */
     public record FormulaBatch(
             String key,
@@ -109,7 +178,41 @@ public record RunSheet(
             Double stopCelsiusHere,
             Double stopReading,
             List<MethodStep> method,
-            Working why) {
+            Working why,
+            Double finishedGrams,
+            Double mostFinishedGrams,
+            Deposit deposit,
+            Map<String, Double> taken,
+            Double waterGrams,
+            Ending ending,
+            Integer batches,
+            String sharedOut) {
+
+        /** Sheets frozen before called the finished mass usable, and knew neither off-cuts nor what others take. */
+        public FormulaBatch {
+            if (finishedGrams == null) {
+                finishedGrams = usableGrams;
+                mostFinishedGrams = usableGrams;
+                usableGrams = depositGrams;
+                deposit = new Deposit(depositGrams, 0, 0);
+                taken = Map.of();
+                ending = stopCelsius == null ? Ending.MIXED : Ending.READING;
+                batches = 1;
+                sharedOut = "";
+            }
+        }
+
+        public double takenGrams() {
+            return taken.values().stream().mapToDouble(Double::doubleValue).sum();
+        }
+
+        public boolean byEye() {
+            return ending == Ending.EYE;
+        }
+
+        public boolean spreads() {
+            return mostFinishedGrams > finishedGrams * 1.001;
+        }
 
         public boolean cooked() {
             return stopCelsius != null;
@@ -120,14 +223,37 @@ public record RunSheet(
         }
     }
 
+    /** How a formula comes to its finished mass. */
+    public enum Ending {
+        READING("steam"),
+        EYE("steam"),
+        BAKED("oven"),
+        MIXED("mill and bowl");
+
+        private final String loses;
+
+        Ending(String loses) {
+            this.loses = loses;
+        }
+
+        /** What takes the difference between weighed out and finished. */
+        public String loses() {
+            return loses;
+        }
+    }
+
     /**
-     * One couverture of this run.
+     * One couverture of this run. What is melted is what stays, is scraped off, is poured out and is left in the bowl, to the gram.
      *
      * @param key component key, {@code couverture-SLUG}
      * @param kind dark, milk, white, blond or ruby
-     * @param usedGrams what stays in the pieces
+     * @param usedGrams what stays in pieces and off-cuts
      * @param meltGrams what to melt
-     * @param comesBackGrams what is left in the bowl
+     * @param comesBackGrams what is poured out and what is left in the bowl
+     * @param deposit where what stays ends up
+     * @param scrapedGrams scraped off moulds, tables and forks
+     * @param pouredGrams poured out of one full mould
+     * @param bowlGrams left in the bowl to work in
      */
     public record CouvertureBatch(
             String key,
@@ -136,7 +262,21 @@ public record RunSheet(
             double usedGrams,
             double meltGrams,
             double comesBackGrams,
-            Working why) {}
+            Working why,
+            Deposit deposit,
+            Double scrapedGrams,
+            Double pouredGrams,
+            Double bowlGrams) {
+
+        public CouvertureBatch {
+            if (deposit == null) {
+                deposit = new Deposit(usedGrams, 0, 0);
+                scrapedGrams = Math.max(0, meltGrams - usedGrams - comesBackGrams);
+                pouredGrams = 0.0;
+                bowlGrams = comesBackGrams;
+            }
+        }
+    }
 
     /** One line of the weighing list: an ingredient over all components. */
     public record WeighingLine(String ingredient, String name, double grams, List<String> usedIn) {}

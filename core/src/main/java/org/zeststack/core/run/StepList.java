@@ -3,19 +3,20 @@ package org.zeststack.core.run;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
 import org.zeststack.core.temper.TemperWindow;
 
 /**
- * The steps of the bench in the order of the work: cooked fillings first, since they must cool, then the others, then the layers
+ * The steps of the bench in the order of the work: cooked fillings first, since they must cool, then the others, nothing before what
+ * it is made of, then the layers
  * of the pieces, each couverture tempered before its first layer.
  */
 final class StepList {
@@ -27,11 +28,13 @@ final class StepList {
     private static final String CUTS = "Knives and wires: fingers off the line, cut away from you.";
 
     private final RunOrder order;
+    private final List<RunSheet.LayerTarget> targets;
     private final RunSheet.Moulds moulds;
     private final List<BenchStep> steps = new ArrayList<>();
 
-    private StepList(RunOrder order, RunSheet.Moulds moulds) {
+    private StepList(RunOrder order, List<RunSheet.LayerTarget> targets, RunSheet.Moulds moulds) {
         this.order = order;
+        this.targets = targets;
         this.moulds = moulds;
     }
 
@@ -39,39 +42,62 @@ final class StepList {
             RunOrder order,
             List<RunSheet.FormulaBatch> formulas,
             List<RunSheet.CouvertureBatch> couvertures,
+            List<RunSheet.LayerTarget> targets,
             RunSheet.Moulds moulds) {
-        StepList list = new StepList(order, moulds);
-        formulas.stream().filter(RunSheet.FormulaBatch::cooked).forEach(list::cooked);
-        formulas.stream().filter(f -> !f.cooked()).forEach(list::mixed);
+        StepList list = new StepList(order, targets, moulds);
+        list.formulas(formulas);
         list.pieces(couvertures);
         return List.copyOf(list.steps);
     }
 
+    /** What must cool first, but nothing before what it is made of. */
+    private void formulas(List<RunSheet.FormulaBatch> formulas) {
+        List<RunSheet.FormulaBatch> left = new ArrayList<>(formulas);
+        left.sort(Comparator.comparing(f -> f.ending() != RunSheet.Ending.READING && !f.byEye()));
+        while (!left.isEmpty()) {
+            RunSheet.FormulaBatch next = left.stream()
+                    .filter(f -> left.stream().noneMatch(part -> part.taken().containsKey(f.name())))
+                    .findFirst()
+                    .orElse(left.get(0));
+            left.remove(next);
+            weigh(next);
+            if (next.cooked()) {
+                cooked(next);
+            } else {
+                mixed(next);
+            }
+        }
+    }
+
     private void cooked(RunSheet.FormulaBatch batch) {
-        weigh(batch);
         String detail = "Take the pot off at %s °C on %s. Then weigh it."
                 .formatted(fixed(batch.stopReading(), 1), order.thermometerName());
         add("cook:", StepKind.COOK, batch.key(), "", "Cook " + batch.name(), detail, BURNS);
     }
 
     private void mixed(RunSheet.FormulaBatch batch) {
-        weigh(batch);
-        String detail = "By its method, to %s g. Then weigh it.".formatted(fixed(batch.usableGrams(), 0));
-        add("mix:", StepKind.MIX, batch.key(), "", "Make " + batch.name(), detail, "");
+        String to = batch.spreads()
+                ? "%s to %s g".formatted(fixed(batch.finishedGrams(), 0), fixed(batch.mostFinishedGrams(), 0))
+                : "%s g".formatted(fixed(batch.finishedGrams(), 0));
+        String detail = "By its method, to %s. Then weigh it.".formatted(to);
+        String title = batch.byEye() ? "Cook %s by eye".formatted(batch.name()) : "Make " + batch.name();
+        add("mix:", StepKind.MIX, batch.key(), "", title, detail, batch.byEye() ? BURNS : "");
     }
 
     private void weigh(RunSheet.FormulaBatch batch) {
-        String detail = "%d ingredients, %s g in all".formatted(batch.lines().size(), fixed(batch.rawGrams(), 0));
+        String shared = batch.sharedOut().isEmpty() ? "" : ": " + batch.sharedOut();
+        String detail =
+                "%d ingredients, %s g in all%s".formatted(batch.lines().size(), fixed(batch.rawGrams(), 0), shared);
         add("weigh:", StepKind.WEIGH, batch.key(), "", "Weigh out " + batch.name(), detail, "");
     }
 
     /** The pieces in the order of their layers; each couverture is tempered before its first layer. */
     private void pieces(List<RunSheet.CouvertureBatch> couvertures) {
         Set<String> ready = new HashSet<>();
+        boolean isCut = order.bar().bar().body().isCut();
         boolean cut = false;
         for (StackLayer layer : order.bar().layers()) {
-            boolean coated = layer.kind() == LayerKind.COAT || layer.kind() == LayerKind.TOPPING;
-            if (coated && !cut && moulds.carrier().equals("slab")) {
+            if (isCut && !cut && !order.bar().bar().onCarrier(layer.index())) {
                 cut = true;
                 add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
             }
@@ -81,7 +107,7 @@ final class StepList {
                     .forEach(this::temper);
             lay(layer);
         }
-        if (!cut && List.of("slab", "tray", "sheet").contains(moulds.carrier())) {
+        if (isCut && !cut) {
             add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
         }
         boolean mould = moulds.carrier().equals("mould");
@@ -96,13 +122,18 @@ final class StepList {
     }
 
     private String cutting() {
-        return "%d of one, %d to cut.".formatted(moulds.cavities(), moulds.fills());
+        String spare = moulds.spare() > 0 ? " %d pieces are spare.".formatted(moulds.spare()) : "";
+        return "%d of one, %d to cut.%s".formatted(moulds.cavities(), moulds.fills(), spare);
     }
 
     private void lay(StackLayer layer) {
         String component =
                 layer.material().isChocolate() ? "couverture-" + layer.design().of() : "";
-        String each = fixed(layer.grams(), 1);
+        RunSheet.LayerTarget target = targets.stream()
+                .filter(t -> t.key().equals(layer.key()))
+                .findFirst()
+                .orElseThrow();
+        String each = fixed(target.window().targetGrams(), 1);
         switch (layer.kind()) {
             case SHELL -> {
                 String lining = "%d moulds of %d, %d turns. Aim for %s g a shell; weigh some."
@@ -114,10 +145,14 @@ final class StepList {
                         ? "Aim for %s g a cavity, %s to %s g. Cool to room temperature first."
                                 .formatted(
                                         each,
-                                        fixed(layer.window().leastGrams(), 1),
-                                        fixed(layer.window().greatestGrams(), 1))
+                                        fixed(target.window().leastGrams(), 1),
+                                        fixed(target.window().greatestGrams(), 1))
                         : moulds.carrier().equals("piece")
-                                ? "%s g a piece.".formatted(each)
+                                ? "%s g a piece, %s to %s g."
+                                        .formatted(
+                                                each,
+                                                fixed(target.window().leastGrams(), 1),
+                                                fixed(target.window().greatestGrams(), 1))
                                 : "%s mm, %s g on each %s; %s g a piece."
                                         .formatted(
                                                 fixed(layer.thicknessMm(), 1),

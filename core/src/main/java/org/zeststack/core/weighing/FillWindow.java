@@ -16,6 +16,11 @@ public record FillWindow(double leastGrams, double targetGrams, double greatestG
         HEAVY
     }
 
+    /** The same window for a part or a multiple. */
+    public FillWindow times(double share) {
+        return new FillWindow(leastGrams * share, targetGrams * share, greatestGrams * share);
+    }
+
     public Place place(double grams) {
         if (grams < leastGrams) {
             return Place.LIGHT;

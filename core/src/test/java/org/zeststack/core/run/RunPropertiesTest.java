@@ -21,6 +21,7 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -63,6 +64,8 @@ public class RunPropertiesTest {
                         BarStack.of(bar, new Parts(cavity, 1, 0, 1, cavities, RunTest.materials(named))),
                         Map.of(named.link().text(), named),
                         List.of(),
+                        java.util.Set.of(),
+                        f -> Scaling.Limits.NONE,
                         "mould",
                         1 + random.nextInt(9),
                         place,

@@ -32,8 +32,10 @@ import org.zeststack.core.formula.FormulaBook;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
@@ -83,6 +85,8 @@ public class RunTest {
                 BarStack.of(bar, new Parts(cavity, 1, 0, 1, 12, materials(caramel, paste))),
                 formulas(caramel, paste),
                 List.of(),
+                java.util.Set.of(),
+                f -> Scaling.Limits.NONE,
                 "twelve",
                 3,
                 HILL,
@@ -126,7 +130,8 @@ public class RunTest {
     @Test
     public void formulasAreScaledThroughYieldAndLoss() {
         RunSheet.FormulaBatch caramel = sheet.formula("formula-7-v2").orElseThrow();
-        near(caramel.usableGrams() * 0.97, caramel.depositGrams(), 1e-9, "definition of the handling loss");
+        near(caramel.finishedGrams() * 0.97, caramel.usableGrams(), 1e-9, "definition of the handling loss");
+        near(caramel.usableGrams(), caramel.depositGrams(), 1e-9, "nothing else takes of it");
         Formula scaled = new Formula(
                 Family.CARAMEL,
                 caramel.lines().stream()
@@ -138,8 +143,8 @@ public class RunTest {
                 List.of());
         double finished =
                 FormulaBalance.of(scaled, TABLE, HILL.pressureKpa()).after().totalGrams();
-        near(finished, caramel.usableGrams(), 1e-6, "property: the scaled formula cooks to what is wanted");
-        assertTrue(caramel.rawGrams() > caramel.usableGrams());
+        near(finished, caramel.finishedGrams(), 1e-6, "property: the scaled formula cooks to what is wanted");
+        assertTrue(caramel.rawGrams() > caramel.finishedGrams());
     }
 
     @Test
@@ -156,8 +161,13 @@ public class RunTest {
         near(
                 shell.meltGrams() - shell.comesBackGrams(),
                 shell.usedGrams() / 0.97,
+                1,
+                "what does not come back is in pieces or on the scraper, that in whole grams");
+        near(
+                shell.meltGrams(),
+                shell.usedGrams() + shell.scrapedGrams() + shell.pouredGrams() + shell.bowlGrams(),
                 1e-9,
-                "what does not come back is in pieces or on the scraper");
+                "stays + scraped + poured out + left in the bowl, to the gram");
         double onSheet = sheet.layer("shell").orElseThrow().window().targetGrams() * 100;
         near(shell.usedGrams(), onSheet, 1e-9, "pieces × shell");
         assertEquals(sheet.couvertures().size(), 2);
@@ -228,15 +238,16 @@ public class RunTest {
 
         RunAccount account = RunAccount.of(sheet, state);
         near(account.yieldFraction(), 0.85, 1e-12, "good and reworked over planned");
-        RunAccount.MassFlow flow = account.flows().get(0);
-        near(flow.deposited(), 20 * 93, 1e-9, "mean weigh-in × pieces counted");
-        near(flow.lostHandling(), 2000 - 1860, 1e-9, "cooked less deposited");
-        near(
-                flow.plannedRaw() - flow.lostCooking() - flow.lostHandling() - flow.lostPieces(),
-                flow.good(),
-                1e-6,
-                "property: the losses lead from raw to good");
-        assertNull(account.flows().get(1).deposited());
+        MassFlow flow = account.flows().get(0);
+        near(flow.of(MassFlow.Way.GOOD).measured(), 20 * 85, 1e-9, "mean weigh-in × good and reworked pieces");
+        near(flow.of(MassFlow.Way.NOT_GOOD).measured(), 20 * 8, 1e-9, "and × the others");
+        near(flow.of(MassFlow.Way.LEFT).measured(), 2000 - 1860, 1e-9, "cooked less deposited");
+        near(flow.of(MassFlow.Way.STEAM).measured(), flow.weighed().measured() - 2000, 1e-9, "weighed out less cooked");
+        assertTrue(flow.measured());
+        MassFlow paste = account.flows().get(1);
+        assertNull(paste.of(MassFlow.Way.GOOD).measured(), "what was not weighed is not known");
+        assertNull(paste.of(MassFlow.Way.LEFT).measured());
+        account.flows().forEach(f -> near(f.openPlanned(), 0, 1e-6, f.name() + ": the plan accounts for all of it"));
     }
 
     @Test
@@ -330,6 +341,8 @@ public class RunTest {
                 BarStack.of(bar, new Parts(new TaperedCavity(118, 32, 112, 26, 14), 1, 0, 1, 12, materials)),
                 formulas(named),
                 needs.used(),
+                java.util.Set.of(),
+                f -> Scaling.Limits.NONE,
                 "twelve",
                 3,
                 HILL,
@@ -342,12 +355,11 @@ public class RunTest {
         RunSheet.FormulaBatch made = planned.formulas().get(1);
         assertEquals(made.lines().size(), 2, "what may be left out is not weighed");
         assertTrue(made.lines().get(1).toEffect());
-        near(
-                planned.formulas().get(0).depositGrams(),
-                made.lines().get(0).grams(),
-                1e-9,
-                "as much as the crunch takes");
-        near(planned.formulas().get(0).usableGrams(), made.lines().get(0).grams() / 0.98, 1e-9, "and its own loss");
+        RunSheet.FormulaBatch paste2 = planned.formulas().get(0);
+        near(paste2.usableGrams(), made.lines().get(0).grams(), 1e-9, "as much as the crunch takes");
+        near(paste2.takenGrams(), paste2.usableGrams(), 1e-9, "all of it into the crunch");
+        assertEquals(paste2.depositGrams(), 0.0, "none of it is laid by itself");
+        near(paste2.finishedGrams(), made.lines().get(0).grams() / 0.98, 1e-9, "and its own loss");
         String key = made.key();
         BenchState state = BenchState.of(
                 planned,
@@ -381,6 +393,8 @@ public class RunTest {
                 stack,
                 formulas(caramel),
                 List.of(),
+                java.util.Set.of(),
+                f -> Scaling.Limits.NONE,
                 "300 × 200 mm",
                 1,
                 HILL,
@@ -393,11 +407,8 @@ public class RunTest {
         assertEquals(planned.moulds().fills(), 2, "33 pieces of one slab, turned");
         double density = materials(caramel).get(caramel.link().text()).densityGramsPerMl();
         double slab = 300 * 200 * 12 / 1000.0 * density;
-        near(
-                planned.formulas().get(0).depositGrams(),
-                slab / 33 * 40,
-                1e-6,
-                "area × thickness × density, for 40 of 33 pieces");
+        near(planned.formulas().get(0).depositGrams(), 2 * slab, 1e-6, "two slabs are two slabs' grams");
+        assertEquals(planned.moulds().spare(), Integer.valueOf(26), "66 pieces of two slabs, 40 to make");
         assertEquals(planned.couvertures().size(), 1);
         List<String> titles =
                 planned.steps().stream().map(RunSheet.BenchStep::title).toList();
