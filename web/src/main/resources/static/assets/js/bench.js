@@ -40,10 +40,25 @@ function showFaults(form, answer, status) {
     const place = form.querySelector(`[data-fault="${fault.field}"]`) ?? form.querySelector('[data-fault]');
     if (place) {
       place.textContent = fault.message;
+      if (answer.outcome === 'question') {
+        place.append(' ', keep());
+      }
     }
   }
   return faults.length > 0;
 }
+
+/** The button that stands by what was typed. */
+function keep() {
+  const button = document.createElement('button');
+  button.type = 'button';
+  button.dataset.keep = '';
+  button.textContent = 'It is so: write it down';
+  return button;
+}
+
+/** What was asked about, by the form it was typed in; sent again with a yes when the person stands by it. */
+const asked = new WeakMap();
 
 const typedIn = (form) => [...form.querySelectorAll('input:not(.keep):not([type=hidden]), textarea')];
 
@@ -72,7 +87,14 @@ async function deliver(form, body) {
   if (showFaults(form, answer, status)) {
     giveBack(taken);
   }
+  asked.set(form, body);
   refresh();
+}
+
+/** The same entry, stood by; one typed anew in between is left alone. */
+function stand(form) {
+  const body = asked.get(form);
+  deliver(form, body.readings ? { ...body, sure: true } : { ...body, fields: { ...body.fields, sure: 'yes' } });
 }
 
 function sendEntry(form) {
@@ -107,6 +129,8 @@ document.addEventListener('click', async (event) => {
     const { component, kind, simulation } = button.dataset;
     await postJson(button.dataset.url, { key: newKey(), component, kind, simulation: simulation ?? null });
     refresh();
+  } else if ('keep' in button.dataset) {
+    stand(button.closest('form'));
   } else if ('end' in button.dataset) {
     await postJson(button.dataset.url, {});
     refresh();

@@ -90,7 +90,7 @@ public final class Needs {
     /**
      * Everything that is to be made, what others need first standing first.
      *
-     * @throws Refusal naming the formula whose finished mass is not known
+     * @throws YieldUnknown naming the formula whose finished mass is not known
      */
     public static List<Batch> of(Order order) {
         return new Needs(order).batches();
@@ -158,7 +158,7 @@ public final class Needs {
         try {
             factor = Scaling.factorForUsable(formula, balance, usable);
         } catch (Refusal refusal) {
-            throw new Refusal(named.name() + ": " + refusal.getMessage());
+            throw new YieldUnknown(named, refusal.getMessage());
         }
         double wanted = usable / (1 - formula.handlingLossFraction());
         boolean counted = formula.lines().stream().anyMatch(l -> l.counts() && l.pieces() != null);

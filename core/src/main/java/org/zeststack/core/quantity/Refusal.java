@@ -1,7 +1,7 @@
 package org.zeststack.core.quantity;
 
 /** A number that the models cannot give for this input; the message is the reason, in words for people. */
-public final class Refusal extends RuntimeException {
+public class Refusal extends RuntimeException {
 
     public Refusal(String reason) {
         super(reason);

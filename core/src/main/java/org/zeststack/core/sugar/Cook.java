@@ -8,6 +8,7 @@ import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Zone;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
@@ -19,11 +20,22 @@ import org.zeststack.core.water.WaterActivity;
  * @param before the mass as it goes into the pot
  * @param after the mass when the pot is taken off
  * @param stopCelsius the sea-level target
+ * @param zone whether the water left is supported or an estimate
+ * @param plusMinusMoisture how far the moisture may be off, as a fraction: the distance of the two models of sucrose, at least half a point
  * @param stopCelsiusHere true temperature to stop at under this place's pressure
  * @param pressureKpa this place's pressure
  */
 public record Cook(
-        Composition before, Composition after, double stopCelsius, double stopCelsiusHere, double pressureKpa) {
+        Composition before,
+        Composition after,
+        Zone zone,
+        double plusMinusMoisture,
+        double stopCelsius,
+        double stopCelsiusHere,
+        double pressureKpa) {
+
+    /** What composition and a kitchen's thermometer leave open, however well the models agree (common practice, no source). */
+    private static final double LEAST_PLUS_MINUS = 0.005;
 
     /** Stops that may be asked for. Between 160 °C and the end the model refuses. */
     public static final Range STOP_CELSIUS = new Range(60, 200, "°C");
@@ -34,7 +46,7 @@ public record Cook(
      * @param stopCelsius sea-level target, from the mass's first boiling point at sea level to 160 °C
      * @param pressureKpa this place's pressure, 50 to 110 kPa
      * @throws InvalidInput if the stop lies below the mass's first boiling point, which is named
-     * @throws Refusal where the water model gives no figure
+     * @throws Refusal where the water model gives no figure, as {@link Boiling#of} does for the same solution
      */
     public static Cook to(Composition mass, double stopCelsius, double pressureKpa) {
         Solution solution = Solution.in(mass);
@@ -52,10 +64,19 @@ public record Cook(
                     "%s °C is below this mass's first boiling point of %s °C at sea level; permitted up to 160 °C."
                             .formatted(Numbers.plain(stopCelsius), Numbers.fixed(first, 1))));
         }
-        double water = Boiling.waterLeftGrams(solution, stopCelsius, Atmosphere.SEA_LEVEL_KPA);
-        Composition after = mass.withWater(water);
-        double here = Boiling.celsius(solution, water, pressureKpa);
-        return new Cook(mass, after, stopCelsius, here, pressureKpa);
+        Zone zone = Boiling.activity(stopCelsius, Atmosphere.SEA_LEVEL_KPA).zone();
+        Composition after = left(mass, solution, stopCelsius);
+        double here = Boiling.celsius(solution, after.waterGrams(), pressureKpa);
+        double apart = Math.abs(moisture(after) - moisture(left(mass, solution.otherModel(), stopCelsius)));
+        return new Cook(mass, after, zone, Math.max(LEAST_PLUS_MINUS, apart), stopCelsius, here, pressureKpa);
+    }
+
+    private static Composition left(Composition mass, Solution solution, double celsius) {
+        return mass.withWater(Boiling.waterLeftGrams(solution, celsius, Atmosphere.SEA_LEVEL_KPA));
+    }
+
+    private static double moisture(Composition of) {
+        return of.waterGrams() / of.totalGrams();
     }
 
     public double cookedGrams() {
@@ -64,7 +85,7 @@ public record Cook(
 
     /** Water left over cooked mass. */
     public double moistureFraction() {
-        return after.waterGrams() / after.totalGrams();
+        return moisture(after);
     }
 
     /** Cooked mass over what went into the pot. */
@@ -101,7 +122,10 @@ public record Cook(
                         "at %s °C under %s kPa",
                         Numbers.fixed(stopCelsiusHere, 1),
                         Numbers.fixed(pressureKpa, 2))
-                .from("IAPWS steam pressure; Starzak and Peacock 1997, Norrish 1966, Ross 1975. The choice of sucrose "
-                        + "model moves the moisture by about ± 1 point.");
+                .line(
+                        "How sure",
+                        "with sucrose by Norrish instead of Starzak and Peacock the moisture moves by %s points",
+                        Numbers.fixed(100 * plusMinusMoisture, 1))
+                .from("IAPWS steam pressure; Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
     }
 }

@@ -70,6 +70,15 @@ public record Boiling(double celsius, WaterActivity activity, double pressureKpa
                         .solve(300, w -> excess(solution, w, celsius, pressureKpa), driest, start);
     }
 
+    /**
+     * Water activity of the mass boiling at {@code celsius} under a pressure, with its zone.
+     *
+     * @throws Refusal below a water activity of 0.20
+     */
+    public static WaterActivity activity(double celsius, double pressureKpa) {
+        return WaterActivity.classed(Math.min(1, pressureKpa / Steam.saturationKpa(celsius)));
+    }
+
     private static double excess(Solution solution, double waterGrams, double celsius, double pressureKpa) {
         return Steam.saturationKpa(celsius) * solution.activity(celsius, waterGrams) - pressureKpa;
     }

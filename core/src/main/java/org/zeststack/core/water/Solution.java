@@ -33,10 +33,23 @@ public final class Solution {
     private static final double STARZAK_B = -0.24653;
     private static final double SYRUP_MOLAR_TIMES_DE = 18016;
 
+    private static final double SUCROSE_K = 6.47;
+
     private final Composition mass;
+    private final boolean norrishSucrose;
 
     private Solution(Composition mass) {
+        this(mass, false);
+    }
+
+    private Solution(Composition mass, boolean norrishSucrose) {
         this.mass = mass;
+        this.norrishSucrose = norrishSucrose;
+    }
+
+    /** The same with sucrose by Norrish (1966), K = 6.47: how far the two models lie apart is how far either may be trusted. */
+    public Solution otherModel() {
+        return new Solution(mass, true);
     }
 
     /**
@@ -77,7 +90,10 @@ public final class Solution {
     /** Water activity at {@code celsius} if only {@code waterGrams} of the water were left. */
     double activity(double celsius, double waterGrams) {
         double waterMoles = waterGrams / WATER_MOLAR;
-        double product = sucroseActivity(mass.grams(Part.SUCROSE) / SUCROSE_MOLAR, waterMoles, celsius + 273.15);
+        double sucrose = mass.grams(Part.SUCROSE) / SUCROSE_MOLAR;
+        double product = norrishSucrose
+                ? norrish(sucrose, waterMoles, SUCROSE_K)
+                : sucroseActivity(sucrose, waterMoles, celsius + 273.15);
         product *= norrish(mass.grams(Part.GLUCOSE) / 180.156, waterMoles, 2.25);
         product *= norrish(mass.grams(Part.FRUCTOSE) / 180.156, waterMoles, 2.25);
         product *= norrish(mass.grams(Part.MALTOSE) / SUCROSE_MOLAR, waterMoles, MALTOSE_K);

@@ -10,8 +10,9 @@ import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
-import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Needs;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.household.HouseholdLine;
 import org.zeststack.core.household.Measures;
@@ -95,8 +96,9 @@ class FormulaApi {
         Double stop = numbers.has(STOP.name()) ? Double.valueOf(numbers.get(STOP)) : null;
         Formula formula = new Formula(Family.OTHER, lines, stop, numbers.get(LOSS), List.of());
         double pressure = Atmosphere.pressureKpa(numbers.get(ALTITUDE));
-        FormulaBalance balance = FormulaBalance.of(formula, table, pressure);
-        double factor = Scaling.factorForUsable(formula, balance, numbers.get(WANT));
+        Needs.Batch batch = Needs.of(
+                new NamedFormula(0, "formula", 0, formula), numbers.get(WANT), table, pressure, Scaling.Limits.NONE);
+        double factor = batch.scaling().factor();
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("factor", factor);
         answer.put(
@@ -104,9 +106,9 @@ class FormulaApi {
                 lines.stream()
                         .map(l -> Map.of("ingredient", l.ingredient(), "grams", l.grams() * factor))
                         .toList());
-        answer.put("pouredGrams", balance.before().totalGrams() * factor);
-        answer.put("cookedGrams", balance.after().totalGrams() * factor);
-        answer.put("usableGrams", balance.after().totalGrams() * factor * (1 - formula.handlingLossFraction()));
+        answer.put("pouredGrams", batch.made().before().totalGrams());
+        answer.put("cookedGrams", batch.finishedGrams());
+        answer.put("usableGrams", batch.usableGrams());
         return answer;
     }
 

@@ -67,6 +67,8 @@ final class SugarCalculators {
                                 "moistureFraction", "Water over cooked mass",
                                 "dissolvedSolidsFraction", "Dissolved solids over dissolved solids and water",
                                 "yieldFraction", "Cooked mass over raw mass",
+                                "zone", "supported or estimate",
+                                "plusMinusMoisture", "How far the moisture may be off",
                                 "waterActivityAt25", "Water activity at 25 °C, null where the model refuses",
                                 "stopCelsiusHere", "True temperature of the same water here, °C",
                                 "stopReading", "What the thermometer shows then, °C"),
@@ -126,6 +128,8 @@ final class SugarCalculators {
         answer.put("moistureFraction", cook.moistureFraction());
         answer.put("dissolvedSolidsFraction", cook.after().dissolvedSolidsFraction());
         answer.put("yieldFraction", cook.yieldFraction());
+        answer.put("zone", cook.zone().name().toLowerCase(Locale.ROOT));
+        answer.put("plusMinusMoisture", cook.plusMinusMoisture());
         answer.put("waterActivityAt25", activity(cook));
         answer.put("stopCelsiusHere", cook.stopCelsiusHere());
         answer.put("stopReading", cook.stopCelsiusHere() + input.get(OFFSET));

@@ -19,7 +19,9 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.Plausibility;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.EntryKind;
@@ -55,6 +57,12 @@ class BenchDoor {
             return ResponseEntity.status(status).body(new Answer(outcome, message, List.of()));
         }
 
+        /** Possible, but not likely: kept when it is sent again with {@code sure}. */
+        static ResponseEntity<Answer> asked(Fault doubt) {
+            return ResponseEntity.unprocessableContent()
+                    .body(new Answer("question", "Not written down yet: is it so?", List.of(doubt)));
+        }
+
         static ResponseEntity<Answer> faulty(FormInput form) {
             return ResponseEntity.unprocessableContent().body(new Answer("faulty", "Not written down.", form.faults()));
         }
@@ -85,6 +93,12 @@ class BenchDoor {
         if (body.isEmpty()) {
             return Answer.faulty(form);
         }
+        Optional<Fault> doubt = isSure(form)
+                ? Optional.empty()
+                : new Plausibility(sheet, BenchState.of(sheet, bench.entries(id))).doubt(body.get());
+        if (doubt.isPresent()) {
+            return Answer.asked(doubt.get());
+        }
         Instant now = clock.instant();
         var entry = new Bench.NewEntry(
                 sent.key(),
@@ -104,6 +118,10 @@ class BenchDoor {
                         "refused",
                         "This run is not on the bench, or the entry to take back is not there.");
         };
+    }
+
+    private static boolean isSure(FormInput form) {
+        return form.text("sure").equals("yes");
     }
 
     private static void requireKey(FormInput form, UUID key, EntryKind kind) {
@@ -145,8 +163,12 @@ class BenchDoor {
     /** A reading as typed or as an instrument sent it. */
     record SentReading(UUID key, String celsius, Instant at, Boolean confirmed) {}
 
-    /** Readings, oldest first. */
-    record SentReadings(List<SentReading> readings) {}
+    /**
+     * Readings, oldest first.
+     *
+     * @param sure whether the person has been asked about an unlikely one and stands by it
+     */
+    record SentReadings(List<SentReading> readings, Boolean sure) {}
 
     @PostMapping("/bench/series/{series}/readings")
     ResponseEntity<Answer> readings(@PathVariable long series, @RequestBody SentReadings sent) {
@@ -170,10 +192,23 @@ class BenchDoor {
         if (all.faulty() || readings.stream().anyMatch(r -> r.key() == null)) {
             return Answer.faulty(all);
         }
+        Optional<Fault> doubt = Boolean.TRUE.equals(sent.sure()) ? Optional.empty() : doubt(series, readings);
+        if (doubt.isPresent()) {
+            return Answer.asked(doubt.get());
+        }
         int added = bench.addReadings(series, readings);
         return added < 0
                 ? Answer.of(HttpStatus.GONE, "refused", "This series has ended or was never started.")
                 : Answer.of(HttpStatus.CREATED, "accepted", added + " new");
+    }
+
+    /** A single reading may be a slip; what an instrument sends by the dozen is taken as it is. */
+    private Optional<Fault> doubt(long series, List<Bench.Reading> readings) {
+        boolean bowl = readings.size() == 1
+                && bench.series(series)
+                        .filter(s -> s.kind() == Bench.SeriesKind.TEMPER)
+                        .isPresent();
+        return bowl ? Plausibility.doubtBowl(readings.get(0).celsius()) : Optional.empty();
     }
 
     @PostMapping("/bench/series/{series}/end")

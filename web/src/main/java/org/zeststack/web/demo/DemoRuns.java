@@ -162,7 +162,7 @@ class DemoRuns {
         }
         if (step.kind() == StepKind.COOK || step.kind() == StepKind.MIX) {
             RunSheet.FormulaBatch batch = hand.sheet.formula(step.component()).orElseThrow();
-            grams = (double) Math.round(batch.usableGrams() * (1 - 0.012 * hand.random.nextDouble()));
+            grams = (double) Math.round(batch.finishedGrams() * (1 - 0.012 * hand.random.nextDouble()));
         }
         if (step.kind() == StepKind.TEMPER) {
             if (lostOnce && step.component().contains("milk")) {

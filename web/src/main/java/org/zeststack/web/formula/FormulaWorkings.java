@@ -11,9 +11,11 @@ import org.springframework.ui.Model;
 import org.zeststack.core.formula.Adjustment;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaBook;
 import org.zeststack.core.formula.FormulaCalls;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.Makeup;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
@@ -51,11 +53,13 @@ class FormulaWorkings {
     /**
      * A formula with everything that it comes to.
      *
+     * @param used formulas that it is made of, those made first standing first
      * @param names by slug or link
      */
     record Worked(
             Formula formula,
             IngredientTable table,
+            List<NamedFormula> used,
             FormulaBalance balance,
             Makeup makeup,
             List<org.zeststack.core.explain.Call> calls,
@@ -63,17 +67,19 @@ class FormulaWorkings {
 
     /** Works a formula out at this workshop's place. */
     Worked work(long id, String name, Formula formula) {
-        return work(formula, shelf.needs(id, name, formula).table(), place());
+        return work(formula, shelf.needs(id, name, formula), place());
     }
 
-    private Worked work(Formula formula, IngredientTable table, Place place) {
+    private Worked work(Formula formula, FormulaBook.Needs gathered, Place place) {
+        IngredientTable table = gathered.table();
         FormulaBalance balance = FormulaBalance.of(formula, table, place.pressureKpa());
         Makeup makeup = Makeup.of(formula, balance, table, lots.pricePerKg());
         Map<String, String> names = new LinkedHashMap<>();
         formula.lines()
                 .forEach(
                         l -> names.put(l.ingredient(), table.get(l.ingredient()).name()));
-        return new Worked(formula, table, balance, makeup, FormulaCalls.of(formula, balance, makeup), names);
+        return new Worked(
+                formula, table, gathered.used(), balance, makeup, FormulaCalls.of(formula, balance, makeup), names);
     }
 
     Place place() {
@@ -88,12 +94,11 @@ class FormulaWorkings {
 
     private Optional<Worked> worked(long id, FormInput form, FormulaFields.Read read, Place place) {
         try {
-            IngredientTable table =
-                    shelf.needs(id, form.text("name"), read.formula()).table();
-            if (!FormulaFields.checked(form, read, table)) {
+            FormulaBook.Needs gathered = shelf.needs(id, form.text("name"), read.formula());
+            if (!FormulaFields.checked(form, read, gathered.table())) {
                 return Optional.empty();
             }
-            return Optional.of(work(read.formula(), table, place));
+            return Optional.of(work(read.formula(), gathered, place));
         } catch (InvalidInput input) {
             input.faults().forEach(f -> form.add(Rows.atRow(f, "line", read.rows())));
         } catch (Refusal refusal) {
@@ -134,9 +139,12 @@ class FormulaWorkings {
         model.addAttribute("texts", texts(rowNotes, stepNotes));
         worked.ifPresent(w -> {
             adjustment(form, w, model);
-            scaling.scale(form, id, read.orElseThrow(), w.balance()).ifPresent(s -> {
-                model.addAttribute("scaling", s);
-                model.addAttribute("scaled", ScaleForm.shown(s, w.formula(), w.names()));
+            NamedFormula own = new NamedFormula(id, form.text("name"), 0, w.formula());
+            var of = new ScaleForm.Scaled(own, w.balance(), w.used(), w.table(), place.pressureKpa());
+            scaling.scale(form, read.orElseThrow(), of).ifPresent(s -> {
+                model.addAttribute("scaling", s.scaling());
+                model.addAttribute("parts", s.parts());
+                model.addAttribute("scaled", ScaleForm.shown(s.scaling(), w.formula(), w.names()));
             });
         });
     }

@@ -1,9 +1,11 @@
 package org.zeststack.web.formula;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarStack;
@@ -11,7 +13,10 @@ import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaLink;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Needs;
 import org.zeststack.core.formula.Scaling;
+import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Range;
@@ -77,8 +82,39 @@ class ScaleForm {
         return FormulaLink.in(material).filter(l -> l.formula() == formula).isPresent();
     }
 
+    /**
+     * A formula to be scaled.
+     *
+     * @param used formulas that it is made of
+     */
+    record Scaled(
+            NamedFormula named,
+            FormulaBalance balance,
+            List<NamedFormula> used,
+            IngredientTable table,
+            double pressureKpa) {}
+
+    /**
+     * What a formula comes to.
+     *
+     * @param parts formulas that must be made for it first
+     */
+    record Result(Scaling scaling, List<Needs.Batch> parts) {}
+
+    /** A factor, or usable grams where those are asked for; the other is not a number. */
+    private record Want(double factor, double usableGrams) {
+
+        static Want times(double factor) {
+            return new Want(factor, Double.NaN);
+        }
+
+        static Want usable(double grams) {
+            return new Want(Double.NaN, grams);
+        }
+    }
+
     /** The scaling asked for; empty where none is, or where its fields are faulty. */
-    Optional<Scaling> scale(FormInput form, long id, FormulaFields.Read read, FormulaBalance balance) {
+    Optional<Result> scale(FormInput form, FormulaFields.Read read, Scaled of) {
         if (!form.has("scale.by") || !asked(form)) {
             return Optional.empty();
         }
@@ -86,7 +122,10 @@ class ScaleForm {
         FormInput own = FormInput.of(form.typed());
         Scaling.Limits limits = limits(own);
         try {
-            double factor = by == null ? Double.NaN : factor(by, own, id, read, balance);
+            Want want = by == null ? Want.times(Double.NaN) : want(by, own, read, of);
+            double factor = Double.isNaN(want.usableGrams)
+                    ? want.factor
+                    : Scaling.factorForUsable(of.named.formula(), of.balance, want.usableGrams);
             if (!own.faulty() && !Scaling.FACTOR.holds(factor)) {
                 own.add(Fault.of(
                         "scale.amount",
@@ -96,13 +135,44 @@ class ScaleForm {
                                         org.zeststack.core.quantity.Numbers.plain(factor), Scaling.FACTOR.inWords())));
             }
             form.addAll(own.faults());
-            return own.faulty() ? Optional.empty() : Optional.of(Scaling.of(read.formula(), balance, factor, limits));
+            return own.faulty() ? Optional.empty() : Optional.of(result(of, want, limits));
         } catch (Refusal refusal) {
             form.add(Fault.of("scale.amount", own.text("scale.amount"), refusal.getMessage()));
         } catch (InvalidInput input) {
             form.addAll(input.faults().stream().map(f -> f.at("scale.amount")).toList());
         }
         return Optional.empty();
+    }
+
+    /** What is usable goes through the needs of all formulas; a factor is a factor, and only the parts follow from it. */
+    private static Result result(Scaled of, Want want, Scaling.Limits limits) {
+        String own = of.named.link().text();
+        Scaling byFactor =
+                Double.isNaN(want.usableGrams) ? Scaling.of(of.named.formula(), of.balance, want.factor, limits) : null;
+        Map<String, Double> laid = new LinkedHashMap<>();
+        if (byFactor == null) {
+            laid.put(own, want.usableGrams);
+        } else {
+            byFactor.lines().stream()
+                    .filter(line -> of.named.formula().lines().get(line.index()).counts())
+                    .forEach(line -> laid.merge(line.ingredient(), line.grams(), Double::sum));
+        }
+        List<NamedFormula> formulas = new ArrayList<>(of.used);
+        if (byFactor == null) {
+            formulas.add(of.named);
+        }
+        List<Needs.Batch> batches = Needs.of(new Needs.Order(
+                laid,
+                formulas,
+                Set.of(),
+                of.table,
+                of.pressureKpa,
+                f -> f.equals(of.named.formula()) ? limits : Scaling.Limits.NONE));
+        if (byFactor != null) {
+            return new Result(byFactor, batches);
+        }
+        int last = batches.size() - 1;
+        return new Result(batches.get(last).scaling(), batches.subList(0, last));
     }
 
     private static boolean asked(FormInput form) {
@@ -117,16 +187,16 @@ class ScaleForm {
         return new Scaling.Limits(pot, bowl, step);
     }
 
-    private double factor(By by, FormInput form, long id, FormulaFields.Read read, FormulaBalance balance) {
-        Formula formula = read.formula();
+    private Want want(By by, FormInput form, FormulaFields.Read read, Scaled of) {
+        long id = of.named.id();
         return switch (by) {
-            case USABLE -> Scaling.factorForUsable(formula, balance, form.number("scale.amount", Scaling.WANT_GRAMS));
-            case FACTOR -> form.number("scale.amount", Scaling.FACTOR);
-            case PIECES -> usable(form, id, read, balance, form.number("scale.amount", PIECES));
-            case MOULDS -> moulds(form, id, read, balance);
-            case TRAY -> tray(form, formula, balance);
-            case TRAYS -> trays(form);
-            case LINE -> line(form, read);
+            case USABLE -> Want.usable(form.number("scale.amount", Scaling.WANT_GRAMS));
+            case FACTOR -> Want.times(form.number("scale.amount", Scaling.FACTOR));
+            case PIECES -> Want.usable(laidGrams(form, id, form.number("scale.amount", PIECES)));
+            case MOULDS -> Want.usable(moulds(form, id));
+            case TRAY -> Want.usable(tray(form, of.balance));
+            case TRAYS -> Want.times(trays(form));
+            case LINE -> Want.times(line(form, read));
         };
     }
 
@@ -141,14 +211,13 @@ class ScaleForm {
         return Scaling.factorForLine(read.formula(), index, have);
     }
 
-    private double tray(FormInput form, Formula formula, FormulaBalance balance) {
+    private double tray(FormInput form, FormulaBalance balance) {
         double thickness = form.number("scale.amount", THICKNESS_MM);
         Vessel tray = tray(form, "scale.tray");
         if (tray == null || form.faulty()) {
             return Double.NaN;
         }
-        double grams = Scaling.slabGrams(tray.lengthMm(), tray.widthMm(), thickness, balance.densityGramsPerMl());
-        return Scaling.factorForUsable(formula, balance, grams);
+        return Scaling.slabGrams(tray.lengthMm(), tray.widthMm(), thickness, balance.densityGramsPerMl());
     }
 
     private double trays(FormInput form) {
@@ -183,19 +252,15 @@ class ScaleForm {
         }
     }
 
-    private double moulds(FormInput form, long id, FormulaFields.Read read, FormulaBalance balance) {
+    private double moulds(FormInput form, long id) {
         double moulds = form.number("scale.amount", MOULDS);
         return bar(form, id)
-                .map(b -> usable(
-                        form,
-                        id,
-                        read,
-                        balance,
-                        moulds * worked(b).stack().frame().piecesOfOne()))
+                .map(b -> laidGrams(form, id, moulds * worked(b).stack().frame().piecesOfOne()))
                 .orElse(Double.NaN);
     }
 
-    private double usable(FormInput form, long id, FormulaFields.Read read, FormulaBalance balance, double pieces) {
+    /** What pieces of a bar take of a formula, off-cuts of theirs with it. */
+    private double laidGrams(FormInput form, long id, double pieces) {
         Optional<Designs.Version<Bar>> bar = bar(form, id);
         if (bar.isEmpty() || Double.isNaN(pieces)) {
             return Double.NaN;
@@ -205,7 +270,7 @@ class ScaleForm {
                 .filter(l -> isOf(l.design().of(), id))
                 .mapToDouble(StackLayer::laidGrams)
                 .sum();
-        return Scaling.factorForUsable(read.formula(), balance, each * pieces);
+        return each * pieces;
     }
 
     private BarWorkings.Worked worked(Designs.Version<Bar> bar) {

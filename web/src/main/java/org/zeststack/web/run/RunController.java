@@ -17,9 +17,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.formula.YieldUnknown;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunOrder;
+import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
@@ -109,7 +111,7 @@ class RunController {
             return list(model, form);
         }
         var version = bar.orElseThrow();
-        long id = runs.plan(new Runs.Plan(
+        var plan = new Runs.Plan(
                 version.design(),
                 version.number(),
                 version.name(),
@@ -117,8 +119,16 @@ class RunController {
                 pieces,
                 thermometer.orElseThrow().id(),
                 allowances.orElseThrow(),
-                Map.of()));
-        return "redirect:/runs/" + id;
+                Map.of());
+        try {
+            sheets.of(plan);
+        } catch (YieldUnknown unknown) {
+            form.add(Fault.of("bar", version.name(), unknown.getMessage()));
+            model.addAttribute("unknown", unknown.formula());
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return list(model, form);
+        }
+        return "redirect:/runs/" + runs.plan(plan);
     }
 
     private static Optional<LocalDate> day(FormInput form) {
@@ -133,7 +143,15 @@ class RunController {
     @GetMapping("/runs/{id}")
     String sheet(@PathVariable long id, Model model) {
         Run run = find(id);
-        var sheet = sheets.of(run);
+        RunSheet sheet;
+        try {
+            sheet = sheets.of(run);
+        } catch (YieldUnknown unknown) {
+            model.addAttribute("run", run);
+            model.addAttribute("unknown", unknown.formula());
+            model.addAttribute("why", unknown.getMessage());
+            return "run/unknown";
+        }
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("across", SectionDrawing.of(sheet.section()));

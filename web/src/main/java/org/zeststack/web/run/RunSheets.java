@@ -6,15 +6,21 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.Plan;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunPlanner;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.workshop.Vessel;
+import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.page.Trouble;
@@ -36,17 +42,32 @@ public class RunSheets {
         this.shelf = shelf;
     }
 
+    /**
+     * The sheet of a run.
+     *
+     * @throws org.zeststack.core.formula.YieldUnknown if it is only planned and something in it ends by eye, nobody knows how
+     */
     public RunSheet of(Run run) {
-        return run.sheet().orElseGet(() -> plan(run));
+        return run.sheet()
+                .orElseGet(() -> of(new Runs.Plan(
+                        run.bar(),
+                        run.barVersion(),
+                        run.barName(),
+                        run.plannedFor(),
+                        run.pieces(),
+                        run.thermometer(),
+                        run.allowances(),
+                        run.lots())));
     }
 
-    private RunSheet plan(Run run) {
+    /** The sheet that a plan comes to; throws as {@link #of(Run)}. */
+    RunSheet of(Runs.Plan plan) {
         Designs.Version<Bar> bar =
-                bars.version(run.bar(), run.barVersion()).orElseThrow(() -> Trouble.missing("This bar"));
+                bars.version(plan.bar(), plan.barVersion()).orElseThrow(() -> Trouble.missing("This bar"));
         BarWorkings.Worked worked = workings.work(bar.content());
         var thermometer =
-                workshop.thermometer(run.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"));
-        List<Ingredient> taken = shelf.taken(run.lots());
+                workshop.thermometer(plan.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"));
+        List<Ingredient> taken = shelf.taken(plan.lots());
         IngredientTable table = shelf.table().with(taken);
         Map<String, NamedFormula> parts = new LinkedHashMap<>();
         for (NamedFormula filling : worked.formulas().values()) {
@@ -54,23 +75,43 @@ public class RunSheets {
             needs.used().forEach(part -> parts.put(part.link().text(), part));
             table = needs.table();
         }
-        // Lots of made-ahead parts win over what their formula would give, and need not be made.
+        // Lots of made-ahead parts win over what their formula would give, and need not be made for others.
         table = table.with(taken);
-        parts.keySet().removeAll(run.lots().keySet());
         RunOrder order = new RunOrder(
                 bar.name(),
                 bar.number(),
                 worked.stack(),
                 worked.formulas(),
                 List.copyOf(parts.values()),
+                plan.lots().keySet(),
+                this::limits,
                 carrierName(worked),
                 worked.mould() == null ? 1 : worked.mould().content().owned(),
                 workshop.place().orElseThrow().content(),
                 thermometer.name(),
                 thermometer.content(),
-                run.pieces(),
-                run.allowances());
+                plan.pieces(),
+                plan.allowances());
         return RunPlanner.plan(order, table);
+    }
+
+    /** The largest pot and, for what is whipped, the largest bowl that the workshop has. */
+    private Scaling.Limits limits(Formula formula) {
+        boolean whipped =
+                formula.finish().overrunFraction() > 0 || formula.family().kind() == Family.Kind.NOUGAT;
+        return new Scaling.Limits(
+                largest(Vessel.Kind.POT),
+                whipped ? largest(Vessel.Kind.BOWL) : null,
+                Scaling.Limits.NONE.resolutionGrams());
+    }
+
+    private Double largest(Vessel.Kind kind) {
+        return workshop.vessels().stream()
+                .map(Saved::content)
+                .filter(v -> v.kind() == kind)
+                .map(Vessel::litres)
+                .max(Double::compare)
+                .orElse(null);
     }
 
     /** The mould's name, or what the pieces are cut from. */

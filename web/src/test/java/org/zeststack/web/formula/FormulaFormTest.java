@@ -20,6 +20,7 @@ import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.web.TestApp;
@@ -253,7 +254,7 @@ public class FormulaFormTest {
         form.typed().put("scale." + (field.isEmpty() ? "none" : field), value);
         FormulaFields.Read read = fields.read(form).orElseThrow();
         var worked = workings.work(0, "Any", read.formula());
-        Optional<Scaling> scaled = scaling.scale(form, 0, read, worked.balance());
+        Optional<Scaling> scaled = scale(form, 0, read, worked);
         if (fault != null) {
             assertTrue(scaled.isEmpty());
             assertFalse(form.fault(fault).isEmpty(), form.faults().toString());
@@ -264,6 +265,12 @@ public class FormulaFormTest {
         }
     }
 
+    private Optional<Scaling> scale(FormInput form, long id, FormulaFields.Read read, FormulaWorkings.Worked worked) {
+        var of = new ScaleForm.Scaled(
+                new NamedFormula(id, "Any", 1, read.formula()), worked.balance(), worked.used(), worked.table(), 94);
+        return scaling.scale(form, read, of).map(ScaleForm.Result::scaling);
+    }
+
     @Test
     public void piecesAndMouldsOfABarAskForItsFilling() {
         FormInput form = FormInput.of(new LinkedHashMap<>(fields.of(caramel())));
@@ -272,19 +279,19 @@ public class FormulaFormTest {
         form.typed().put("scale.by", "PIECES");
         form.typed().put("scale.amount", "100");
         FormulaFields.Read read = fields.read(form).orElseThrow();
-        var balance = workings.work(1, "Any", read.formula()).balance();
-        double hundred = scaling.scale(form, 1, read, balance).orElseThrow().usableGrams();
+        var worked = workings.work(1, "Any", read.formula());
+        double hundred = scale(form, 1, read, worked).orElseThrow().usableGrams();
         form.typed().put("scale.by", "MOULDS");
         form.typed().put("scale.amount", "10");
-        double tenMoulds = scaling.scale(form, 1, read, balance).orElseThrow().usableGrams();
+        double tenMoulds = scale(form, 1, read, worked).orElseThrow().usableGrams();
         assertEquals(tenMoulds, hundred, 1e-6, "ten moulds of ten cavities");
         form.typed().put("scale.by", "TRAYS");
         form.typed().put("scale.from", "9 x 9 in");
         form.typed().put("scale.tray", "9 \u00d7 13 in");
         // F01: by area, 1.444 ± 0.001.
-        assertEquals(scaling.scale(form, 1, read, balance).orElseThrow().factor(), 1.444, 0.001);
+        assertEquals(scale(form, 1, read, worked).orElseThrow().factor(), 1.444, 0.001);
         form.typed().put("scale.from", "6 x 6 in");
         // F02: by area, 3.25.
-        assertEquals(scaling.scale(form, 1, read, balance).orElseThrow().factor(), 3.25, 1e-9);
+        assertEquals(scale(form, 1, read, worked).orElseThrow().factor(), 3.25, 1e-9);
     }
 }

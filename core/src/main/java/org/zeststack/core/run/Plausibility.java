@@ -1,0 +1,131 @@
+package org.zeststack.core.run;
+
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.Optional;
+import org.zeststack.core.quantity.Fault;
+
+/**
+ * Entries that are possible but not likely: ten times the planned mass, the weight of a whole mould for one cavity, more pieces than
+ * were made, a bowl as hot as an oven. They are asked about, and written down when the person says so.
+ *
+ * <p>The bounds are common practice, no source: wide enough for a bad day, narrow enough for a slip of the comma or the unit.
+ */
+public final class Plausibility {
+
+    private static final double MOST_TIMES_PLANNED = 3;
+    private static final double MOST_TIMES_TARGET = 2;
+    private static final double MOST_COUVERTURE_CELSIUS = 55;
+    private static final double SCALE_GRAMS = 0.5;
+
+    private final RunSheet sheet;
+    private final BenchState state;
+
+    public Plausibility(RunSheet sheet, BenchState state) {
+        this.sheet = sheet;
+        this.state = state;
+    }
+
+    /** What to ask about an entry before it is written down; empty where nothing. */
+    public Optional<Fault> doubt(EntryBody body) {
+        if (body instanceof EntryBody.StepDone done && done.grams() != null) {
+            return finished(done);
+        }
+        if (body instanceof EntryBody.WeighIn weighIn) {
+            return sheet.layer(weighIn.layer()).flatMap(l -> weighIn(weighIn, l));
+        }
+        if (body instanceof EntryBody.Tally tally) {
+            return tally(tally);
+        }
+        if (body instanceof EntryBody.Actual actual) {
+            return sheet.formula(actual.component()).flatMap(f -> f.lines().stream()
+                    .filter(l -> l.ingredient().equals(actual.ingredient()))
+                    .findFirst()
+                    .flatMap(l -> apart("actualGrams", actual.grams(), l.grams(), MOST_TIMES_PLANNED, "planned")));
+        }
+        return Optional.empty();
+    }
+
+    /** What to ask about a reading in a bowl of couverture; empty where nothing. */
+    public static Optional<Fault> doubtBowl(double celsius) {
+        if (celsius <= MOST_COUVERTURE_CELSIUS) {
+            return Optional.empty();
+        }
+        double meant = (celsius - 32) / 1.8;
+        return ask(
+                "celsius",
+                celsius,
+                "%s °C would scorch couverture. %s °F is %s °C: was it read in Fahrenheit?"
+                        .formatted(plain(celsius), plain(celsius), fixed(meant, 1)));
+    }
+
+    private Optional<Fault> finished(EntryBody.StepDone done) {
+        Optional<RunSheet.FormulaBatch> of = sheet.step(done.step()).flatMap(s -> sheet.formula(s.component()));
+        if (of.isEmpty()) {
+            return Optional.empty();
+        }
+        RunSheet.FormulaBatch batch = of.get();
+        Optional<Fault> apart = apart("grams", done.grams(), batch.finishedGrams(), MOST_TIMES_PLANNED, "planned");
+        if (apart.isPresent()) {
+            return apart;
+        }
+        double lost = batch.rawGrams() - done.grams();
+        if (lost < -SCALE_GRAMS) {
+            return ask(
+                    "grams",
+                    done.grams(),
+                    "%s g is more than the %s g weighed out. Is the pot's own weight in it?"
+                            .formatted(fixed(done.grams(), 0), fixed(batch.rawGrams(), 0)));
+        }
+        boolean steams = batch.ending() == RunSheet.Ending.READING || batch.ending() == RunSheet.Ending.EYE;
+        if (steams && batch.waterGrams() != null && lost > batch.waterGrams() + SCALE_GRAMS) {
+            return ask(
+                    "grams",
+                    done.grams(),
+                    "%s g would have gone off as steam, but only %s g of water were in it. Was everything on the scale?"
+                            .formatted(fixed(lost, 0), fixed(batch.waterGrams(), 0)));
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Fault> weighIn(EntryBody.WeighIn weighIn, RunSheet.LayerTarget layer) {
+        double target = layer.window().targetGrams();
+        double each = weighIn.gramsPerCavity();
+        if (!(target > 0) || each <= MOST_TIMES_TARGET * target && each >= target / MOST_TIMES_TARGET) {
+            return Optional.empty();
+        }
+        double cavities = weighIn.gramsPerCavity() * weighIn.cavities() / target;
+        String many = cavities >= 2
+                ? " Are there about %s on the scale?".formatted(fixed(cavities, 0))
+                : " Was the tare taken off twice?";
+        return ask(
+                "grossGrams",
+                weighIn.grossGrams(),
+                "%s g in each; %s g are aimed for.%s".formatted(fixed(each, 1), fixed(target, 1), many));
+    }
+
+    private Optional<Fault> tally(EntryBody.Tally tally) {
+        int made = Math.max(
+                sheet.piecesToMake() + sheet.moulds().spare(),
+                sheet.moulds().fills() * sheet.moulds().cavities());
+        int counted = state.countedInAll() + tally.pieces();
+        return counted <= made
+                ? Optional.empty()
+                : ask(
+                        "pieces",
+                        tally.pieces(),
+                        "%d would be counted in all; %d can have been made.".formatted(counted, made));
+    }
+
+    private static Optional<Fault> apart(String field, double grams, double planned, double most, String word) {
+        boolean likely = grams <= most * planned && grams >= planned / most;
+        return likely || !(planned > 0)
+                ? Optional.empty()
+                : ask(field, grams, "%s g; %s are %s g.".formatted(fixed(grams, 0), word, fixed(planned, 0)));
+    }
+
+    private static Optional<Fault> ask(String field, double given, String question) {
+        return Optional.of(Fault.of(field, plain(given), question));
+    }
+}
