@@ -134,7 +134,7 @@ public record Bar(
      * to the first coat of the single pieces.
      */
     public boolean onCarrier(int index) {
-        return body.isCut()
+        return body.cutToPieces()
                 && layers.subList(0, index + 1).stream()
                         .noneMatch(
                                 l -> l.kind() == LayerKind.COAT && !l.coated().wholeSlab());

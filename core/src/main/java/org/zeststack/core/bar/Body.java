@@ -18,7 +18,7 @@ public sealed interface Body {
     void check(Faults faults);
 
     /** Whether pieces are cut from it. */
-    default boolean isCut() {
+    default boolean cutToPieces() {
         return true;
     }
 
@@ -33,7 +33,7 @@ public sealed interface Body {
      */
     record Moulded(long mould, boolean halves) implements Body {
         @Override
-        public boolean isCut() {
+        public boolean cutToPieces() {
             return false;
         }
 
@@ -122,7 +122,7 @@ public sealed interface Body {
      */
     record Shaped(Form form, double lengthMm, double widthMm, double heightMm, double grams) implements Body {
         @Override
-        public boolean isCut() {
+        public boolean cutToPieces() {
             return false;
         }
 

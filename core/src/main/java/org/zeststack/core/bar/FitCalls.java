@@ -10,6 +10,7 @@ import static org.zeststack.core.quantity.Numbers.fixed;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
@@ -184,7 +185,7 @@ final class FitCalls {
                         back.index(),
                         BarLayer::amount,
                         s -> more ? thickness(s, LayerKind.BACK) - wanted : wanted - thickness(s, LayerKind.BACK))
-                .figure(now, more ? 20 * now + 100 : 0);
+                .figure(now, more ? most(back) : 0);
         return amount.isEmpty()
                 ? Optional.empty()
                 : Optional.of(new Advice(
@@ -208,7 +209,7 @@ final class FitCalls {
                     double left = room(s) - (closes ? wanted : 0);
                     return less ? left : -left;
                 })
-                .figure(now, less ? 0 : 20 * now + 100);
+                .figure(now, less ? 0 : most(filling));
         if (found.isEmpty()) {
             return Optional.empty();
         }
@@ -220,6 +221,18 @@ final class FitCalls {
                 "%s %s %s %s.".formatted(byMm ? mm(off) : grams(off), less ? "less" : "more", filling.name(), gives),
                 "%s instead of %s %s".formatted(fixed(amount, 2), fixed(now, 2), byMm ? "mm" : "g"),
                 set(filling, "amount", amount, "Fill " + (byMm ? mm(amount) : grams(amount)))));
+    }
+
+    /** More of a layer than the inside holds, in the unit of its amount. */
+    private double most(StackLayer layer) {
+        Hollow inside = frame.inside();
+        boolean byMm = layer.design().by() == BarLayer.By.MM;
+        double all = byMm
+                ? inside.topMm() - inside.floorMm()
+                : 1.01 * inside.volumeMl() * layer.material().densityGramsPerMl();
+        return Math.min(
+                byMm ? BarLayer.MM.greatest() : BarLayer.GRAMS.greatest(),
+                all / layer.design().repeat());
     }
 
     /** Height left for the back or what takes the rest, below 0 where the layers want more than there is. */

@@ -122,7 +122,7 @@ public final class RunPlanner {
         int each = order.bar().frame().piecesOfOne();
         int fills = (pieces + each - 1) / each;
         int turns = (fills + order.carriersOwned() - 1) / order.carriersOwned();
-        boolean whole = order.bar().bar().body().isCut();
+        boolean whole = order.bar().bar().body().cutToPieces();
         return new RunSheet.Moulds(
                 order.carrierName(),
                 each,

@@ -94,7 +94,7 @@ final class StepList {
     /** The pieces in the order of their layers; each couverture is tempered before its first layer. */
     private void pieces(List<RunSheet.CouvertureBatch> couvertures) {
         Set<String> ready = new HashSet<>();
-        boolean isCut = order.bar().bar().body().isCut();
+        boolean isCut = order.bar().bar().body().cutToPieces();
         boolean cut = false;
         for (StackLayer layer : order.bar().layers()) {
             if (isCut && !cut && !order.bar().bar().onCarrier(layer.index())) {

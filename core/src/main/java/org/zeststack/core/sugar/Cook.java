@@ -67,12 +67,18 @@ public record Cook(
         Zone zone = Boiling.activity(stopCelsius, Atmosphere.SEA_LEVEL_KPA).zone();
         Composition after = left(mass, solution, stopCelsius);
         double here = Boiling.celsius(solution, after.waterGrams(), pressureKpa);
-        double apart = Math.abs(moisture(after) - moisture(left(mass, solution.otherModel(), stopCelsius)));
+        double apart = Math.abs(moisture(after) - moisture(byOtherModel(mass, solution.otherModel(), stopCelsius)));
         return new Cook(mass, after, zone, Math.max(LEAST_PLUS_MINUS, apart), stopCelsius, here, pressureKpa);
     }
 
     private static Composition left(Composition mass, Solution solution, double celsius) {
         return mass.withWater(Boiling.waterLeftGrams(solution, celsius, Atmosphere.SEA_LEVEL_KPA));
+    }
+
+    /** By the other model a mass that is stopped early may not even boil yet: all its water is left. */
+    private static Composition byOtherModel(Composition mass, Solution other, double celsius) {
+        double first = Boiling.celsius(other, mass.waterGrams(), Atmosphere.SEA_LEVEL_KPA);
+        return celsius <= first ? mass : left(mass, other, celsius);
     }
 
     private static double moisture(Composition of) {

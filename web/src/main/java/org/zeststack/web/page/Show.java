@@ -27,6 +27,16 @@ public final class Show {
         return Numbers.fixed(grams, Math.abs(grams) < FINE_GRAMS ? 1 : 0) + THIN + "g";
     }
 
+    /** Whole grams, of figures that add up to each other. */
+    public String whole(double grams) {
+        return Numbers.fixed(grams, 0) + THIN + "g";
+    }
+
+    /** What two figures in whole grams leave, so that the three add up as shown. */
+    public String wholeRest(double all, double part) {
+        return whole(Math.rint(all) - Math.rint(part));
+    }
+
     /** Grams of one cavity, always to 0.1 g. */
     public String pieceGrams(double grams) {
         return Numbers.fixed(grams, 1) + THIN + "g";
