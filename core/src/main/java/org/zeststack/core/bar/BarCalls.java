@@ -24,6 +24,7 @@ final class BarCalls {
     static List<Call> of(BarStack stack) {
         BarCalls calls = new BarCalls(stack);
         FitCalls.add(calls);
+        AirCalls.add(calls);
         ThicknessCalls.add(calls);
         NeighbourCalls.add(calls);
         WarmthCalls.add(calls);

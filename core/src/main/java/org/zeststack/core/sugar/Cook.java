@@ -21,7 +21,7 @@ import org.zeststack.core.water.WaterActivity;
  * @param after the mass when the pot is taken off
  * @param stopCelsius the sea-level target
  * @param zone whether the water left is supported or an estimate
- * @param plusMinusMoisture how far the moisture may be off, as a fraction: the distance of the two models of sucrose, at least half a point
+ * @param plusMinusMoisture how far the moisture may be off, as a fraction: the distance of the two models of sucrose, at least one point
  * @param stopCelsiusHere true temperature to stop at under this place's pressure
  * @param pressureKpa this place's pressure
  */
@@ -35,7 +35,7 @@ public record Cook(
         double pressureKpa) {
 
     /** What composition and a kitchen's thermometer leave open, however well the models agree (common practice, no source). */
-    private static final double LEAST_PLUS_MINUS = 0.005;
+    private static final double LEAST_PLUS_MINUS = 0.01;
 
     /** Stops that may be asked for. Between 160 °C and the end the model refuses. */
     public static final Range STOP_CELSIUS = new Range(60, 200, "°C");

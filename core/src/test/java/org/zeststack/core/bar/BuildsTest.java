@@ -87,6 +87,33 @@ public class BuildsTest {
     }
 
     @Test
+    public void onAnUntrimmedSlabTheOuterPiecesKeepItsSides() {
+        // 300 × 200 mm is five by eight pieces of 60 × 25 mm: all four sides belong to pieces.
+        BarLayer whole = BarLayer.mm(LayerKind.COAT, DARK, 1).on(new BarLayer.Faces(true, true, true, true));
+        Bar bar = Bar.of(
+                Build.SLAB,
+                new Body.Slab(300, 200, 60, 25, 0, 0, 0),
+                List.of(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), whole));
+        double sides = 2 * (300 + 200) * 10 / 40.0;
+        near(
+                layer(Bars.of(bar), "coat-1").volumeMl(),
+                (2 * 60 * 25 + sides) / 1000,
+                1e-9,
+                "two faces and a fortieth of the sides");
+        // 310 × 200 mm leaves 10 mm at one end: that side goes with the off-cuts.
+        Bar longer = Bar.of(
+                Build.SLAB,
+                new Body.Slab(310, 200, 60, 25, 0, 0, 0),
+                List.of(BarLayer.mm(LayerKind.FILLING, CARAMEL, 10), whole));
+        double three = (2 * 300 + 200) * 10 / 40.0;
+        near(
+                layer(Bars.of(longer), "coat-1").volumeMl(),
+                (2 * 60 * 25 + three) / 1000,
+                1e-9,
+                "three of the four sides");
+    }
+
+    @Test
     public void roundedCornersAndRepeatedLayers() {
         Bar bar = Bar.of(
                 Build.SLAB,

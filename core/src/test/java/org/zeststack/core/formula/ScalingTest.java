@@ -52,6 +52,39 @@ public class ScalingTest {
                 .anyMatch(l -> l.what().equals("Pots") && l.arithmetic().contains("foams")));
     }
 
+    /** Part of an egg is beaten and weighed where a whole one would change a small batch by more than a twentieth. */
+    @Test
+    public void eggsAreWholeUnlessThatChangesTheBatchTooMuch() {
+        FormulaLine egg = new FormulaLine("egg-whole", 50, Role.POT, 1.0, false, null, "", List.of());
+        Formula dough = new Formula(
+                Family.BISCUIT_ROLLED, List.of(new FormulaLine("flour-wheat", 450, Role.POT), egg), null, 0, List.of());
+        FormulaBalance balance = balance(dough);
+        // A batch of 1.4: one egg instead of 1.4 takes 20 of 700 g, 2.9 %: whole.
+        near(Scaling.of(dough, balance, 1.4, Scaling.Limits.NONE).lines().get(1).grams(), 50, 1e-9, "one egg");
+        // A batch of 0.7: one instead of 0.7 adds 15 of 350 g, 4.3 %: whole.
+        near(Scaling.of(dough, balance, 0.7, Scaling.Limits.NONE).lines().get(1).grams(), 50, 1e-9, "one egg");
+        // A batch of 0.6: one instead of 0.6 adds 20 of 300 g, 6.7 %: beaten and weighed.
+        Scaling small = Scaling.of(dough, balance, 0.6, Scaling.Limits.NONE);
+        near(small.lines().get(1).grams(), 30, 1e-9, "0.6 of an egg");
+        assertEquals(small.lines().get(1).pieces(), Double.valueOf(0.6));
+        near(small.lines().get(0).grams(), 270, 1e-9, "and the flour as it should be");
+    }
+
+    @Test
+    public void onlyWhatEndsByEyeSpreads() {
+        Formula byEye = new Formula(
+                Family.CARAMEL_MELTED,
+                List.of(new FormulaLine("sugar", 500, Role.POT), new FormulaLine("cream-35", 300, Role.POT)),
+                null,
+                0,
+                List.of(),
+                new Finish(true, 0.08, 0.12, 0, 0),
+                Map.of());
+        assertTrue(Scaling.of(byEye, balance(byEye), 2, Scaling.Limits.NONE).spreads());
+        Formula read = caramel(0);
+        assertTrue(!Scaling.of(read, balance(read), 2, Scaling.Limits.NONE).spreads());
+    }
+
     @Test
     public void roundingToTheScaleIsTold() {
         Formula formula = caramel(0);

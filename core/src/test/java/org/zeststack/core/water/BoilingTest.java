@@ -104,6 +104,22 @@ public class BoilingTest {
         assertThrows(InvalidInput.class, () -> Atmosphere.pressureKpa(Double.NaN));
     }
 
+    @DataProvider
+    public Object[][] polyols() {
+        // Water activity at 25 °C of solutions of 50 % by mass, values from memory; isomalt as its neighbour maltose.
+        return new Object[][] {
+            {Part.GLYCEROL, 0.82, 0.02},
+            {Part.POLYOLS, 0.885, 0.02},
+            {Part.ISOMALT, 0.945, 0.015},
+        };
+    }
+
+    @Test(dataProvider = "polyols")
+    public void everyPolyolBindsWaterInItsOwnWay(Part polyol, double activity, double tolerance) {
+        Composition half = Composition.of(Map.of(polyol, 50.0, Part.WATER, 50.0), 42);
+        near(WaterActivity.at25(Solution.in(half)).ratio(), activity, tolerance, "value from memory");
+    }
+
     @Test
     public void sugarBeyondSaturationCarriesNothing() {
         // Saturated sucrose solution at 25 °C: a_w 0.84 to 0.86 in tables of saturated solutions, value from memory.

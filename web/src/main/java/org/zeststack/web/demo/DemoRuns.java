@@ -170,7 +170,7 @@ class DemoRuns {
             }
             hand.temper(step, false);
         }
-        if (step.kind() == StepKind.LINE || step.kind() == StepKind.FILL) {
+        if (hand.sheet.layer(step.layer()).isPresent()) {
             hand.weighIn(step.layer(), spread);
         }
         hand.write(new EntryBody.StepDone(step.id(), grams));

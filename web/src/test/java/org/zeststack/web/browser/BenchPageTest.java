@@ -64,6 +64,26 @@ public class BenchPageTest {
     }
 
     @Test
+    public void aSlipIsAskedAboutAndKeptWhenTheHandStandsByIt() {
+        Page hand = app.signedIn("teo");
+        hand.navigate(TABLET);
+        long before = weighIns();
+        hand.fill("#grossGrams", "184");
+        hand.click("text=Weigh in");
+        assertThat(hand.locator("[data-fault=grossGrams]")).containsText("Are there about 10 on the scale?");
+        assertThat(hand.locator("#grossGrams")).hasValue("184");
+        assertEquals(weighIns(), before, "nothing is written down before the answer");
+        hand.click("text=It is so: write it down");
+        assertThat(hand.locator("[data-out=last]")).containsText("184");
+        assertEquals(weighIns(), before + 1);
+        hand.fill("#grossGrams", "18.6");
+        hand.click("text=Weigh in");
+        assertThat(hand.locator("[data-out=last]")).containsText("18.6");
+        assertThat(hand.locator("[data-keep]")).hasCount(0);
+        hand.context().close();
+    }
+
+    @Test
     public void aQueueThatOutlivesItsSessionWaitsForSignIn() {
         Page hand = app.signedIn("teo");
         hand.navigate(TABLET);

@@ -1,0 +1,145 @@
+package org.zeststack.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Finish;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.household.Measures;
+import org.zeststack.store.Stamp;
+import org.zeststack.store.design.Designs;
+import org.zeststack.web.TestApp;
+
+/** Runs of what nobody has said the yield of, and of what is made of each other. */
+public class RunPageTest {
+
+    private static final Stamp STAMP = new Stamp("Ada", Instant.parse("2026-11-01T08:00:00Z"));
+
+    private TestApp app;
+    private Page page;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+        page = app.signedIn("runa");
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    @SuppressWarnings("unchecked")
+    private <T> long keep(String designs, String name, T content) {
+        Designs<T> of = (Designs<T>) app.beanNamed(designs);
+        long id = of.create(name, content, STAMP);
+        of.keepVersion(id, 0, "first", STAMP);
+        return id;
+    }
+
+    private long formula(String name, Family family, Double stop, Finish finish, FormulaLine... lines) {
+        return keep("formulas", name, new Formula(family, List.of(lines), stop, 0.05, List.of(), finish, Map.of()));
+    }
+
+    private void plan(long bar, String pieces) {
+        page.navigate("/runs");
+        page.selectOption("#bar", String.valueOf(bar));
+        page.fill("[name=pieces]", pieces);
+        page.click("text=Plan the run");
+    }
+
+    private static Bar bar(BarLayer... inside) {
+        java.util.ArrayList<BarLayer> layers = new java.util.ArrayList<>();
+        layers.add(BarLayer.mm(LayerKind.SHELL, "couverture-milk-38", 1.5));
+        layers.addAll(List.of(inside));
+        layers.add(BarLayer.mm(LayerKind.BACK, "couverture-milk-38", 2));
+        return Bar.of(Build.MOULDED, new Body.Moulded(1, false), layers);
+    }
+
+    @Test
+    public void aCookByEyeIsNotPlannedUntilSomebodySaysHowMoistItIs() {
+        long pan = formula(
+                "Pan caramel",
+                Family.CARAMEL_MELTED,
+                null,
+                new Finish(true, null, null, 0, 0),
+                new FormulaLine("caramel-bought", 300, Role.POT),
+                new FormulaLine("cream-35", 100, Role.POT));
+        long id = keep("bars", "Pan bar", bar(BarLayer.rest(LayerKind.FILLING, "formula:" + pan + ":1")));
+        plan(id, "30");
+        assertThat(page.locator("main")).containsText("Pan caramel: It ends by eye");
+        assertThat(page.locator("[name=pieces]")).hasValue("30");
+        page.click("text=Open Pan caramel and write the moisture it usually has");
+        assertThat(page.locator("h1, [name=name]").first()).isVisible();
+        assertThat(page.locator("[data-live=balance]")).containsText("as weighed out");
+    }
+
+    @Test
+    public void aCaramelThatIsALayerAndInAGanacheIsCookedForBoth() {
+        long caramel = formula(
+                "Shared caramel",
+                Family.CARAMEL,
+                115.0,
+                Finish.PLAIN,
+                new FormulaLine("sugar", 500, Role.POT),
+                new FormulaLine("glucose-syrup-42", 300, Role.POT),
+                new FormulaLine("cream-35", 400, Role.POT));
+        long ganache = formula(
+                "Caramel ganache",
+                Family.GANACHE_CARAMEL,
+                null,
+                Finish.PLAIN,
+                new FormulaLine("formula:" + caramel + ":1", 500, Role.POT),
+                new FormulaLine("couverture-dark-66", 500, Role.POT),
+                new FormulaLine("cream-35", 300, Role.POT));
+        long id = keep(
+                "bars",
+                "Shared bar",
+                bar(
+                        BarLayer.mm(LayerKind.FILLING, "formula:" + caramel + ":1", 5),
+                        BarLayer.rest(LayerKind.FILLING, "formula:" + ganache + ":1")));
+        plan(id, "100");
+        assertThat(page.locator(".batch")).hasCount(2);
+        assertThat(page.locator(".batch").first()).containsText("Into Caramel ganache");
+        page.navigate("/formulas/" + ganache);
+        page.fill("[name='scale.amount']", "1000");
+        assertThat(page.locator("[data-live=scaled]")).containsText("Made for it first");
+        assertThat(page.locator("[data-live=scaled]")).containsText("Shared caramel");
+    }
+
+    @Test
+    public void aFormulaKeepsTheMeasuresItWasWrittenIn() {
+        Formula cups = new Formula(
+                Family.CARAMEL,
+                List.of(new FormulaLine("sugar", 200, Role.POT), new FormulaLine("water", 60, Role.POT)),
+                115.0,
+                0,
+                List.of(),
+                Finish.PLAIN,
+                Map.of(),
+                Measures.US);
+        long id = keep("formulas", "Written in cups", cups);
+        page.navigate("/formulas");
+        page.evaluate("localStorage.setItem('measures', 'METRIC')");
+        page.navigate("/formulas/" + id);
+        assertThat(page.locator("#measures")).hasValue("US");
+        page.fill("#quick", "1 1/4 cups water");
+        page.click("button[value=add]");
+        // 1 ¼ US cups of 236.6 mL; metric ones would be 312.5 mL.
+        assertThat(page.locator("[name='line.2.grams']")).hasValue(java.util.regex.Pattern.compile("29[56].*"));
+    }
+}
