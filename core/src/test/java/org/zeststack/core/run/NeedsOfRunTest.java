@@ -138,6 +138,42 @@ public class NeedsOfRunTest {
         assertTrue(steps.indexOf("cook:" + caramel.key()) < steps.indexOf("weigh:" + ganache.key()), steps.toString());
     }
 
+    /** Two caramels, the first made of the second: however they are named, what is needed first is cooked first. */
+    @Test
+    public void nothingIsCookedBeforeWhatItIsMadeOf() {
+        NamedFormula deep = new NamedFormula(
+                2,
+                "deep caramel",
+                1,
+                new Formula(
+                        Family.CARAMEL,
+                        List.of(line("formula:1:1", 400), line("cream-35", 300), line("sugar", 200)),
+                        113.0,
+                        0.02,
+                        List.of()));
+        Bar bar = moulded(
+                false,
+                BarLayer.mm(LayerKind.SHELL, DARK, 1.5),
+                BarLayer.mm(LayerKind.FILLING, "formula:2:1", 5),
+                BarLayer.rest(LayerKind.FILLING, "formula:5:1"),
+                BarLayer.mm(LayerKind.BACK, DARK, 2));
+        NamedFormula paste = new NamedFormula(
+                5, "paste", 1, new Formula(Family.NUT_PASTE, List.of(line("hazelnut-paste", 100)), null, 0, List.of()));
+        RunSheet sheet = plan(bar, TAPERED, 40, Set.of(), deep, paste);
+        List<String> ids = sheet.steps().stream().map(RunSheet.BenchStep::id).toList();
+        assertTrue(ids.indexOf("cook:formula-1-v1") < ids.indexOf("weigh:formula-2-v1"), ids.toString());
+        assertTrue(
+                ids.indexOf("cook:formula-2-v1") < ids.indexOf("weigh:formula-5-v1"), "and what must cool comes first");
+        NamedFormula milled = new NamedFormula(
+                1,
+                "milled",
+                1,
+                new Formula(Family.NUT_PASTE, List.of(line("hazelnut-paste", 100)), null, 0, List.of()));
+        RunSheet other = plan(bar, TAPERED, 40, Set.of(), milled, deep, paste);
+        List<String> steps = other.steps().stream().map(RunSheet.BenchStep::id).toList();
+        assertTrue(steps.indexOf("mix:formula-1-v1") < steps.indexOf("weigh:formula-2-v1"), steps.toString());
+    }
+
     @Test
     public void whatTheGanacheTakesFromAJarIsNotCookedForIt() {
         RunSheet sheet = plan(BOTH, TAPERED, 100, Set.of("formula:1:1"), CARAMEL, GANACHE);

@@ -250,6 +250,38 @@ public class RunTest {
         account.flows().forEach(f -> near(f.openPlanned(), 0, 1e-6, f.name() + ": the plan accounts for all of it"));
     }
 
+    private MassFlow caramelWeighing(double grams) {
+        List<BenchEntry> entries = List.of(entry(new EntryBody.StepDone("cook:formula-7-v2", grams)));
+        return RunAccount.of(sheet, BenchState.of(sheet, entries)).flows().get(0);
+    }
+
+    @Test
+    public void whatCannotBeIsAskedAboutInTheLedgerToo() {
+        RunSheet.FormulaBatch caramel = sheet.formula("formula-7-v2").orElseThrow();
+        double raw = caramel.rawGrams();
+        double water = caramel.waterGrams();
+        assertEquals(caramelWeighing(raw - water + 1).question(), MassFlow.Question.NONE);
+        assertEquals(caramelWeighing(raw - water - 1).question(), MassFlow.Question.MORE_THAN_ITS_WATER);
+        assertEquals(caramelWeighing(raw).question(), MassFlow.Question.NONE);
+        assertEquals(caramelWeighing(raw + 1).question(), MassFlow.Question.HEAVIER_THAN_WEIGHED_OUT);
+    }
+
+    @Test
+    public void moreLaidThanThereWasIsAskedAbout() {
+        List<BenchEntry> entries = new ArrayList<>();
+        double finished = sheet.formula("formula-7-v2").orElseThrow().finishedGrams();
+        entries.add(entry(new EntryBody.StepDone("cook:formula-7-v2", finished)));
+        entries.add(entry(new EntryBody.Tally(Outcome.GOOD, 100, "")));
+        entries.add(entry(new EntryBody.WeighIn("filling-1", finished / 100, 0, 1)));
+        MassFlow all =
+                RunAccount.of(sheet, BenchState.of(sheet, entries)).flows().get(0);
+        assertEquals(all.question(), MassFlow.Question.NONE, "all of it laid");
+        entries.add(entry(new EntryBody.WeighIn("filling-1", finished / 100 + 0.1, 0, 1)));
+        MassFlow more =
+                RunAccount.of(sheet, BenchState.of(sheet, entries)).flows().get(0);
+        assertEquals(more.question(), MassFlow.Question.MORE_LAID_THAN_THERE_WAS);
+    }
+
     @Test
     public void theSameEntriesInOnePassOrTwoGiveTheSameState() {
         Bench bench = new Bench();
@@ -368,6 +400,12 @@ public class RunTest {
                         entry(new EntryBody.Actual(key, "rice-crisped", 84))));
         assertEquals(state.actualGrams(key, "rice-crisped").orElseThrow(), 84.0, "the last one counts");
         assertTrue(state.actualGrams(key, "salt").isEmpty());
+        MassFlow crunchFlow = RunAccount.of(planned, state).flows().get(1);
+        near(
+                crunchFlow.weighed().measured(),
+                made.rawGrams() + 84 - made.lines().get(1).grams(),
+                1e-9,
+                "weighed out is what was really used");
     }
 
     private static BenchEntry entry(EntryBody body) {

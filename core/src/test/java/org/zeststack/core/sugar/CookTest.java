@@ -44,18 +44,14 @@ public class CookTest {
                 Cook.to(Masses.sucrose(70), 145, Atmosphere.SEA_LEVEL_KPA).plusMinusMoisture();
         near(syrup, 0.039, 0.008, "a plain syrup near dryness: three to four points");
         Composition glucose = Composition.of(Map.of(Part.GLUCOSE, 70.0, Part.WATER, 30.0), 42);
-        near(
-                Cook.to(glucose, 125, Atmosphere.SEA_LEVEL_KPA).plusMinusMoisture(),
-                0.005,
-                1e-12,
-                "at least half a point");
+        near(Cook.to(glucose, 125, Atmosphere.SEA_LEVEL_KPA).plusMinusMoisture(), 0.01, 1e-12, "at least one point");
     }
 
     @Test
-    public void aMassStoppedBeforeTheOtherModelBoilsHasALargePlusMinus() {
+    public void aMassStoppedBeforeTheOtherModelBoilsStillHasAPlusMinus() {
         Cook early = Cook.to(
                 Composition.of(Map.of(Part.SUCROSE, 1000.0, Part.WATER, 300.0), 42), 108, Atmosphere.SEA_LEVEL_KPA);
-        assertTrue(early.plusMinusMoisture() > 0.01 && early.plusMinusMoisture() < 0.05, early.toString());
+        assertTrue(early.plusMinusMoisture() >= 0.01 && early.plusMinusMoisture() < 0.05, early.toString());
     }
 
     @Test

@@ -83,7 +83,9 @@ public class FormulaPageTest {
         assertThat(field("line.1.grams")).hasValue("300");
         assertThat(field("step.1.cue")).hasValue(Pattern.compile("245.*20 minutes"));
         assertThat(page.locator("[data-live=ends-1]")).containsText("118.3");
-        assertThat(page.locator(".guess-mark")).hasCount(2);
+        // Which cream, how much a pinch is, and that butter goes in off the heat.
+        assertThat(page.locator(".guess-mark")).hasCount(3);
+        assertThat(page.locator("[name='line.3.role']")).hasValue("OFF_HEAT");
         assertThat(page.locator("[data-out=moisture]")).containsText("%");
         address = page.url();
     }
@@ -99,6 +101,9 @@ public class FormulaPageTest {
                 .click();
         assertThat(field("line.0.ingredient")).hasValue("Double cream 48 % fat");
         assertThat(field("line.0.grams")).hasValue("236");
+        field("line.3.grams").focus();
+        page.keyboard().press("Alt+Enter");
+        assertThat(page.locator(".guess-mark")).hasCount(1);
         field("line.4.grams").focus();
         page.keyboard().press("Alt+Enter");
         assertThat(page.locator(".guess-mark")).hasCount(0);

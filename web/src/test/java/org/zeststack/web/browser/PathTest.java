@@ -14,6 +14,7 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Runs;
 import org.zeststack.web.TestApp;
 
 /** One moulded bar from the empty workshop to counted pieces, as a newcomer takes it; owner and bench hand in turn. */
@@ -232,8 +233,19 @@ public class PathTest {
         Bench bench = app.bean(Bench.class);
         assertEquals(bench.readingsOf(1).values().iterator().next().size(), 5);
         hand.click("text=The pot is off the heat");
-        hand.fill("#grams", "1150");
+        hand.fill("#grams", "115");
         hand.click(".done-form button");
+        assertThat(hand.locator("[data-fault=grams]")).containsText("planned are");
+        double planned = app.bean(Runs.class)
+                .find(1)
+                .orElseThrow()
+                .sheet()
+                .orElseThrow()
+                .formulas()
+                .get(0)
+                .finishedGrams();
+        hand.fill("#grams", String.valueOf(Math.round(planned)));
+        hand.click(".done-form button >> nth=-1");
         assertThat(hand.locator(".work h1")).hasText(Pattern.compile("Temper .*"));
     }
 
