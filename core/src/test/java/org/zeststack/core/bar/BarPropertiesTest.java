@@ -12,12 +12,6 @@ import java.util.List;
 import java.util.SplittableRandom;
 import org.testng.annotations.Test;
 import org.zeststack.core.cavity.Cavity;
-import org.zeststack.core.cavity.Dome;
-import org.zeststack.core.cavity.FrustumCavity;
-import org.zeststack.core.cavity.HalfCylinder;
-import org.zeststack.core.cavity.HalfEllipsoid;
-import org.zeststack.core.cavity.SegmentRow;
-import org.zeststack.core.cavity.TaperedCavity;
 
 /** What must hold for any bar. The seed is fixed. */
 public class BarPropertiesTest {
@@ -25,15 +19,7 @@ public class BarPropertiesTest {
     private static final int ROUNDS = 120;
 
     private static Cavity cavity(SplittableRandom random) {
-        double size = 24 + 30 * random.nextDouble();
-        return switch (random.nextInt(6)) {
-            case 0 -> new TaperedCavity(3 * size, size, 3 * size - 6, size - 6, 14 + 4 * random.nextDouble());
-            case 1 -> new HalfCylinder(3 * size, size / 2);
-            case 2 -> new Dome(size / 2, size / 2.2);
-            case 3 -> new HalfEllipsoid(2 * size, size, 14 + 4 * random.nextDouble());
-            case 4 -> new FrustumCavity(random.nextBoolean(), size, size - 5, 14);
-            default -> new SegmentRow(new TaperedCavity(24, size, 19, size - 5, 14), 3, 2, size / 2, 5);
-        };
+        return RandomBars.cavity(random);
     }
 
     private static Bar bar(SplittableRandom random) {

@@ -56,13 +56,14 @@ public final class RandomBars {
         return of.get(random.nextInt(of.size()));
     }
 
-    private Cavity cavity() {
-        double size = from(24, 54);
+    /** A cavity of any shape. */
+    static Cavity cavity(SplittableRandom random) {
+        double size = 24 + 30 * random.nextDouble();
         return switch (random.nextInt(6)) {
-            case 0 -> new TaperedCavity(3 * size, size, 3 * size - 6, size - 6, from(14, 18));
+            case 0 -> new TaperedCavity(3 * size, size, 3 * size - 6, size - 6, 14 + 4 * random.nextDouble());
             case 1 -> new HalfCylinder(3 * size, size / 2);
             case 2 -> new Dome(size / 2, size / 2.2);
-            case 3 -> new HalfEllipsoid(2 * size, size, from(14, 18));
+            case 3 -> new HalfEllipsoid(2 * size, size, 14 + 4 * random.nextDouble());
             case 4 -> new FrustumCavity(random.nextBoolean(), size, size - 5, 14);
             default -> new SegmentRow(new TaperedCavity(24, size, 19, size - 5, 14), 3, 2, size / 2, 5);
         };
@@ -127,7 +128,7 @@ public final class RandomBars {
     }
 
     private Made moulded(Build build) {
-        Cavity cavity = cavity();
+        Cavity cavity = cavity(random);
         double depth = cavity.depthMm();
         double ml = cavity.volumeMl();
         List<BarLayer> layers = new ArrayList<>();

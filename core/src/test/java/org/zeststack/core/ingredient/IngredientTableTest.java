@@ -4,6 +4,7 @@ import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
 
 import java.util.List;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
@@ -49,5 +50,53 @@ public class IngredientTableTest {
         // Moles are mass · DE / 18016, so the mixture's DE is the mean by mass of solids.
         near(both.dextroseEquivalent(), (80 * 42 + 240 * 60) / 320.0, 1e-9, "definition of DE");
         near(both.totalGrams(), 400, 1e-9, "property: masses add");
+    }
+
+    /** The percentage in the name of a dark or milk couverture is its dry cocoa: common practice, no source. */
+    @Test
+    public void couverturesAreNamedByTheirCocoaAndTellTheirSoya() {
+        for (Ingredient i : IngredientTable.shipped().all()) {
+            if (i.isCouverture()) {
+                assertTrue(i.allergens().contains("soy"), i.slug());
+            }
+            if (i.couverture().equals("dark") || i.couverture().equals("milk")) {
+                double cocoa = i.per100Grams().grams(Part.COCOA_BUTTER)
+                        + i.per100Grams().grams(Part.NONFAT_COCOA);
+                double named = Double.parseDouble(i.slug().substring(i.slug().lastIndexOf('-') + 1));
+                near(cocoa, named, 0.5, i.name());
+            }
+        }
+    }
+
+    @DataProvider
+    public Object[][] figures() {
+        // Printed figures, values from memory: slug, part or panel figure, least, greatest.
+        IngredientTable table = IngredientTable.shipped();
+        return new Object[][] {
+            {"liquid at 20 °C in coconut oil", table.get("coconut-oil").liquidFatPer100Grams(), 55.0, 70.0},
+            {"saturates of coconut oil", table.get("coconut-oil").saturatesPer100Grams(), 82.0, 92.0},
+            {
+                "alcohol of vanilla extract, 35 % vol",
+                table.get("vanilla-extract").per100Grams().grams(Part.ALCOHOL),
+                28.0,
+                30.0
+            },
+            {"alcohol of rum, 40 % vol", table.get("rum-40").per100Grams().grams(Part.ALCOHOL), 32.5, 34.0},
+        };
+    }
+
+    @Test(dataProvider = "figures")
+    public void figuresAreThosePrinted(String what, double figure, double least, double greatest) {
+        assertTrue(figure >= least && figure <= greatest, what + ": " + figure);
+    }
+
+    @Test
+    public void whoeverAvoidsMilkOrSulphitesIsTold() {
+        IngredientTable table = IngredientTable.shipped();
+        assertTrue(table.get("margarine").allergens().contains("milk"));
+        assertTrue(table.get("raisin-golden").allergens().contains("sulphites"));
+        assertTrue(table.all().stream()
+                .filter(i -> i.per100Grams().grams(Part.LACTOSE) > 0)
+                .allMatch(i -> i.allergens().contains("milk")));
     }
 }
