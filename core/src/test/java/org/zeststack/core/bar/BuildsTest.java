@@ -182,6 +182,20 @@ public class BuildsTest {
     }
 
     @Test
+    public void aBallDippedOnItsBottomIsCoatedToItsMiddle() {
+        BarLayer centre = BarLayer.mm(LayerKind.FILLING, CARAMEL, 0);
+        BarLayer bottom = BarLayer.mm(LayerKind.COAT, DARK, 1).on(new BarLayer.Faces(true, false, false, false));
+        Body.Shaped ball = new Body.Shaped(Body.Form.BALL, 0, 30, 0, 0);
+        double half = Math.PI / 6 * (32 * 32 * 32 - 27000) / 2 / 1000;
+        BarStack dipped = Bars.of(Bar.of(Build.SHAPED, ball, List.of(centre, bottom)));
+        near(layer(dipped, "coat-1").volumeMl(), half, 1e-9, "half a spherical shell");
+        BarStack both =
+                Bars.of(Bar.of(Build.SHAPED, ball, List.of(centre, BarLayer.mm(LayerKind.COAT, DARK, 0.5), bottom)));
+        double over = Math.PI / 6 * (33 * 33 * 33 - 31 * 31 * 31) / 2 / 1000;
+        near(layer(both, "coat-2").volumeMl(), over, 1e-9, "half a shell on what was coated before");
+    }
+
+    @Test
     public void offcutsCarryWhatLiesOnTheSlab() {
         // 300 × 200 mm gives 5 × 5 pieces of 60 × 25 mm with 62.5 % of its area: 37.5 % is off-cuts.
         Bar bar = Bar.of(

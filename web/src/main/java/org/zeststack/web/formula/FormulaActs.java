@@ -49,7 +49,10 @@ class FormulaActs {
             case "paste" -> paste(form);
             case "method" -> method(form);
             case "family" -> family(form);
-            case "accept" -> form.typed().put("line." + row(words) + ".guesses", "");
+            case "accept" -> {
+                form.typed().put("line." + row(words) + ".guesses", "");
+                form.typed().put("line." + row(words) + ".placed", "");
+            }
             case "take" -> take(form, row(words), words.length > 2 ? words[2] : "");
             case "drop" -> Rows.drop(form, words.length > 2 ? words[2] : "", row(words));
             case "up" -> Rows.up(form, words.length > 2 ? words[2] : "", row(words));

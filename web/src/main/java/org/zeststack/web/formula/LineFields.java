@@ -23,8 +23,8 @@ import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 
 /**
- * Fields of one line: a name as typed, the slug or link it stands for, an amount as typed, and the guesses that nobody has
- * confirmed yet.
+ * Fields of one line: a name as typed, the slug or link it stands for, an amount as typed, the place that its family suggested,
+ * and the guesses that nobody has confirmed yet.
  */
 @Component
 class LineFields {
@@ -69,9 +69,8 @@ class LineFields {
         fields.put(f + "step", "");
         fields.put(f + "pieces", read.pieces() == null ? "" : shown(read.pieces()));
         fields.put(f + "written", bare);
-        List<String> guesses = new ArrayList<>(read.guesses());
-        usual.ifPresent(r -> guesses.add("usually goes in " + r.words()));
-        fields.put(f + "guesses", String.join(BAR, guesses));
+        fields.put(f + "placed", usual.map(Enum::name).orElse(""));
+        fields.put(f + "guesses", String.join(BAR, read.guesses()));
         fields.put(f + "others", String.join(" ", read.others()));
     }
 
@@ -97,7 +96,11 @@ class LineFields {
         }
         Double pieces =
                 amount.pieces != null ? amount.pieces : typedPieces != null && typedPieces > 0 ? typedPieces : null;
-        List<String> guesses = guesses(form.text(f + "guesses"));
+        List<String> guesses = new ArrayList<>(guesses(form.text(f + "guesses")));
+        // Where somebody has chosen another place, it is no guess any more.
+        if (form.text(f + "placed").equals(role.name())) {
+            guesses.add("usually goes in " + role.words());
+        }
         return Optional.of(new FormulaLine(
                 slug,
                 amount.grams,

@@ -139,7 +139,11 @@ public class FormulaPageTest {
         assertThat(field("line.5.ingredient")).not().hasValue("Vanilla extract");
         page.locator("#redo").click();
         assertThat(field("line.5.ingredient")).hasValue("Vanilla extract");
-        field("line.5.role").selectOption("OFF_HEAT");
+        // Spirit goes in off the heat: suggested, and no guess any more once somebody has chosen.
+        assertThat(field("line.5.role")).hasValue("OFF_HEAT");
+        assertThat(page.locator(".guess-mark")).hasCount(1);
+        field("line.5.role").selectOption("WARM");
+        assertThat(page.locator(".guess-mark")).hasCount(0);
         field("line.1.grams").fill("1 ¼ cups");
         assertThat(page.locator("[data-live=share-1]")).containsText("= 250");
         page.fill("[name=why]", "less sweet, vanilla");
@@ -171,7 +175,7 @@ public class FormulaPageTest {
         page.waitForURL("**/formulas/*");
         assertThat(page.locator("#name")).hasValue("Breakwater caramels");
         assertThat(field("line.5.ingredient")).hasValue("Vanilla extract");
-        assertThat(field("line.5.role")).hasValue("OFF_HEAT");
+        assertThat(field("line.5.role")).hasValue("WARM");
         assertThat(field("step.1.cue")).hasValue(Pattern.compile("245.*20 minutes"));
     }
 
