@@ -53,6 +53,7 @@ final class AmountReader {
 
     /** Reads what stands here and leaves the cursor behind it. */
     boolean read(Cursor cursor) {
+        int start = cursor.mark();
         Optional<Measured> first = cursor.measured();
         if (first.isEmpty()) {
             return false;
@@ -61,7 +62,10 @@ final class AmountReader {
         if (main.unit() == null) {
             readSize(cursor);
         } else if (main.isMass() || main.isVolume()) {
-            skipPackage(cursor);
+            Unit packed = skipPackage(cursor);
+            if (packed != null && cursor.isMixedNumber(start)) {
+                countPackages(packed);
+            }
         }
         int before = -1;
         while (before != cursor.mark()) {
@@ -90,16 +94,29 @@ final class AmountReader {
         }
     }
 
-    /** {@code 100 g bar}, {@code 14-oz can of}: what it comes in changes nothing of its mass. */
-    private static void skipPackage(Cursor cursor) {
+    /** {@code 2 1/4-oz packages} are two of a quarter of an ounce, not two and a quarter ounces. */
+    private void countPackages(Unit packed) {
+        double count = Math.floor(main.amount());
+        String hint = "read as %s of %s %s"
+                .formatted(
+                        Weigher.rounded(count),
+                        Weigher.rounded(main.amount() - count),
+                        main.unit().word());
+        size = new Measured(main.amount() - count, main.unit(), "", 1, hint, false);
+        main = new Measured(count, packed, "", 1, "", false);
+    }
+
+    /** {@code 100 g bar}, {@code 14-oz can of}: what it comes in changes nothing of its mass. Null where nothing is named. */
+    private static Unit skipPackage(Cursor cursor) {
         int mark = cursor.mark();
         cursor.skip("-");
         Optional<Unit> container = Unit.of(cursor.word(0)).filter(Unit::isPackage);
         if (container.isPresent() && !cursor.raw(1).isEmpty()) {
             cursor.skip(cursor.word(0));
-        } else {
-            cursor.back(mark);
+            return container.get();
         }
+        cursor.back(mark);
+        return null;
     }
 
     private void relation(Cursor cursor) {
@@ -179,7 +196,7 @@ final class AmountReader {
 
     /** An amount in parentheses: of one of the things counted, or the same as the amount before it. */
     void aside(Measured measured, boolean each) {
-        boolean container = main.unit() != null && main.unit().isContainer() && main.unit() != Unit.STICK;
+        boolean container = main.unit() != null && main.unit().isPackage() || main.unit() == Unit.VAGUE;
         boolean loose = measured.isMass() || main.unit() == Unit.VAGUE && measured.isVolume();
         if (each || container && loose) {
             size = measured;

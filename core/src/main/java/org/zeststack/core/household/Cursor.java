@@ -67,6 +67,14 @@ final class Cursor {
         return Words.folded(raw(ahead));
     }
 
+    /** Whether a whole number and a fraction stand at a place. */
+    boolean isMixedNumber(int place) {
+        boolean whole = place + 3 < tokens.size() && tokens.get(place).matches("[0-9]+");
+        return whole
+                && tokens.get(place + 1).matches("[0-9]+")
+                && tokens.get(place + 2).equals("/");
+    }
+
     boolean skip(String... words) {
         for (String word : words) {
             if (word(0).equals(word) && !atEnd()) {
@@ -166,7 +174,7 @@ final class Cursor {
 
     private OptionalDouble plainNumber(String token) {
         boolean ambiguous =
-                token.matches("[0-9]{1,3},[0-9]{3}") || token.matches(".*[.,].*[.,].*") || token.length() > 12;
+                token.matches("[1-9][0-9]{0,2},[0-9]{3}") || token.matches(".*[.,].*[.,].*") || token.length() > 12;
         if (ambiguous) {
             return OptionalDouble.empty();
         }
@@ -262,7 +270,21 @@ final class Cursor {
         String hint = factor == HEAPED
                 ? "heaped taken as a tenth more"
                 : factor == SCANT ? "scant taken as a twentieth less" : said;
-        return new Measured(amount, unit, range, factor, hint, packed);
+        return new Measured(amount + halfMore(), unit, range, factor, hint, packed);
+    }
+
+    /** {@code a stick and a half}: what follows the unit and is a part of it. */
+    private double halfMore() {
+        int mark = at;
+        if (skip("and") && skip("a")) {
+            Double part = PARTS.contains(word(0)) ? NUMBER_WORDS.get(word(0)) : null;
+            if (part != null) {
+                at++;
+                return part;
+            }
+        }
+        at = mark;
+        return 0;
     }
 
     private Unit unitHere() {

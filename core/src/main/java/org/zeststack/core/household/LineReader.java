@@ -30,7 +30,7 @@ public final class LineReader {
             "^(?:[\\p{So}\u2022\u00b7\u25aa\u25e6\u2023*\u25a2\u2610\u2611]+\\s*|-\\s+|\\[\\s?\\]\\s*|[0-9]{1,2}[.)]\\s+(?=[0-9]))");
     private static final Pattern PAREN = Pattern.compile("\\(([^()]*)\\)");
     private static final Pattern THOUSANDS = Pattern.compile(
-            "(?<![0-9.,])(?<number>([1-9][0-9]{0,2})[.,]([0-9]{3}))(?![0-9.,])\\s*(?<unit>mg|kg|g|gr|grams?|ml|l|litres?|liters?)\\b",
+            "(?<![0-9.,])(?<number>([1-9][0-9]{0,2})(?:[.,'\u2019]|\\s(?=0))([0-9]{3}))(?![0-9.,])\\s*(?<unit>mg|kg|g|gr|grams?|ml|l|litres?|liters?)\\b",
             Pattern.CASE_INSENSITIVE);
 
     /** Measures of which nobody takes a thousand: three decimals stand behind the mark. */
@@ -190,7 +190,7 @@ public final class LineReader {
             takeNotes();
             takeThousands();
             List<String> tokens = turnedAround();
-            if (text.matches("^-.*|^[0-9]+ ?/ ?0(?![0-9]).*|^[0-9]{1,3},[0-9]{3}(?![0-9]).*")) {
+            if (text.matches("^-.*|^[0-9]+ ?/ ?0(?![0-9]).*|^[1-9][0-9]{0,2},[0-9]{3}(?![0-9]).*")) {
                 return open(nameOf(withoutAmount()).slug(), "the amount is not clear: write a plain number above 0");
             }
             Cursor cursor = new Cursor(tokens);
