@@ -299,8 +299,8 @@ public record Scaling(
         if (batches == 1) {
             return Optional.empty();
         }
-        String room = pots == batches ? bowls == batches ? "pot and bowl" : "pot" : "bowl";
-        return Optional.of("%d equal batches of %s g, as the %s holds no more"
+        String room = pots == batches ? bowls == batches ? "pot and bowl hold" : "pot holds" : "bowl holds";
+        return Optional.of("%d equal batches of %s g, as the %s no more"
                 .formatted(batches, Numbers.fixed(pouredGrams / batches, 0), room));
     }
 }
