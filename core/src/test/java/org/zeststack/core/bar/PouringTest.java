@@ -245,6 +245,21 @@ public class PouringTest {
     }
 
     @Test
+    public void twoWafersOnEachOtherAreTwiceAsHigh() {
+        BarLayer caramel = BarLayer.mm(LayerKind.FILLING, CARAMEL, 4);
+        BarLayer one = wafer(80, 12, 1.5, 0.5);
+        BarLayer two = new BarLayer(
+                one.kind(), one.of(), one.by(), one.amount(), 0, 1, 2, null, one.insert(), null, null, null, null);
+        BarLayer rest = BarLayer.rest(LayerKind.FILLING, PASTE);
+        StackLayer pair = layer(moulded(TAPERED, shell(1.5), caramel, two, rest, back(2)), "insert-1");
+        StackLayer single = layer(moulded(TAPERED, shell(1.5), caramel, one, rest, back(2)), "insert-1");
+        near(pair.thicknessMm(), 2 * 1.5, 1e-9, "property");
+        near(pair.volumeMl(), 2 * single.volumeMl(), 1e-9, "property");
+        near(pair.grams(), 2 * single.grams(), 1e-9, "property");
+        near(pair.fromMm(), single.fromMm(), 1e-9, "both rest on the caramel");
+    }
+
+    @Test
     public void sidesCoatedThinlyAreJudgedByThemselves() {
         BarLayer caramel = BarLayer.mm(LayerKind.FILLING, CARAMEL, 12);
         BarLayer bottom = BarLayer.mm(LayerKind.COAT, DARK, 0.8).on(new BarLayer.Faces(true, false, false, false));
