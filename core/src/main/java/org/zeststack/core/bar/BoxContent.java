@@ -90,7 +90,7 @@ public final class BoxContent {
                     : "";
             calls.add(new Call(
                     Weight.WILL_FAIL,
-                    "light",
+                    "lighter-than-declared",
                     "The box holds %s net, %s less than declared."
                             .formatted(grams(netGrams()), grams(declared - netGrams())),
                     "%s declared − %s%s".formatted(grams(declared), grams(netGrams()), bound),

@@ -42,7 +42,7 @@ final class FitCalls {
         if (!(frame instanceof Frame.Moulded) && frame.lackingMl() > SMALL_ML) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "does-not-fit",
+                    "overfull",
                     "What is pressed in takes %s mL more than the layer that it should lie in holds."
                             .formatted(fixed(frame.lackingMl(), 1)),
                     "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)),
@@ -96,7 +96,7 @@ final class FitCalls {
         Optional<Advice> advice = lastFilling().flatMap(f -> fitting(f, wantedBackMm()));
         calls.add(
                 Weight.WILL_FAIL,
-                "does-not-fit",
+                "overfull",
                 "It does not fit: %s.%s"
                         .formatted(why, advice.map(a -> " " + a.words).orElse("")),
                 advice.map(a -> arithmetic + "; " + a.arithmetic).orElse(arithmetic),
@@ -140,7 +140,7 @@ final class FitCalls {
         String words = thin ? "above the seal line, it will leak" : "a slab to bite through";
         calls.add(
                 thin ? Weight.WILL_FAIL : Weight.TAKE_CARE,
-                thin ? "back-thin" : "back-thick",
+                thin ? "back-too-thin" : "back-too-thick",
                 "Back will be %s: %s.%s"
                         .formatted(
                                 mm(thick), words, advice.map(a -> " " + a.words).orElse("")),
@@ -255,14 +255,14 @@ final class FitCalls {
             double across = insert.acrossMm() + play;
             double widest = insert.shape() == BarLayer.Shape.DISC ? room.widestDiscMm() : room.widthMm();
             if (across > widest) {
-                misfit(layer, "insert-wide", "wide", across - widest, insert.acrossMm(), play, widest);
+                misfit(layer, "insert-too-wide", "wide", across - widest, insert.acrossMm(), play, widest);
             }
             if (insert.shape() != BarLayer.Shape.DISC) {
                 double longest = room.longestMm(Math.min(across, room.widthMm()));
                 if (insert.lengthMm() + play > longest) {
                     misfit(
                             layer,
-                            "insert-long",
+                            "insert-too-long",
                             "long",
                             insert.lengthMm() + play - longest,
                             insert.lengthMm(),
@@ -380,7 +380,7 @@ final class FitCalls {
         if (bulk > room) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "does-not-fit",
+                    "overfull",
                     "The loose content takes %s mL lying loose; the hollow has %s mL."
                             .formatted(fixed(bulk, 1), fixed(room, 1)),
                     "%s mL / 0.6 = %s mL".formatted(fixed(bulk * LOOSE_PACKING, 1), fixed(bulk, 1)),

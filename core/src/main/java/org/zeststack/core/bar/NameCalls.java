@@ -75,7 +75,7 @@ final class NameCalls {
         if (compound && sold != Bar.SoldAs.OWN_NAME) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "name-compound",
+                    "name-not-met",
                     "Coated with compound it may not be called %s.".formatted(sold.words()),
                     "fat other than cocoa butter",
                     ChocolateName.SOURCE,
@@ -106,7 +106,7 @@ final class NameCalls {
         if (!lacks.isEmpty()) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "couverture-name",
+                    "name-not-met",
                     "It may not be called %s: %s.".formatted(sold.words(), String.join("; ", lacks)),
                     String.join("; ", lacks),
                     ChocolateName.SOURCE,
@@ -138,7 +138,7 @@ final class NameCalls {
         if (wanted && bakery) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "bakery-inside",
+                    "name-not-met",
                     "With bakery ware inside it may not be called filled chocolate: name it for what it is, a coated biscuit.",
                     "the inside of filled chocolate is not bakery ware, pastry, biscuit or ice",
                     ChocolateName.SOURCE,
@@ -147,7 +147,7 @@ final class NameCalls {
         if (wanted && !enough) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "chocolate-share",
+                    "name-not-met",
                     "Chocolate is %s of the piece: it may not be called filled chocolate (25 %% needed)."
                             .formatted(percent(share)),
                     arithmetic,
@@ -182,7 +182,7 @@ final class NameCalls {
                     : "";
             calls.add(
                     Weight.WILL_FAIL,
-                    "light",
+                    "lighter-than-declared",
                     "The piece weighs %s, %s less than declared.".formatted(grams(piece), grams(declared - piece)),
                     "%s declared − %s designed%s".formatted(grams(declared), grams(piece), bound),
                     "Average system, OIML R 87 and Directive 76/211/EEC (values from memory).",
@@ -215,7 +215,7 @@ final class NameCalls {
                     && layer.design().eachGrams() >= WHOLE_NUT_GRAMS) {
                 calls.add(
                         Weight.GOOD_TO_KNOW,
-                        "whole-nuts",
+                        "whole-nuts-choking",
                         "Whole nuts: small children can choke on them. Say so on the label, and look for shell.",
                         "%s of %s g each"
                                 .formatted(layer.name(), fixed(layer.design().eachGrams(), 1)),

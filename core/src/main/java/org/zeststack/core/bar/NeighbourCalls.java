@@ -115,7 +115,7 @@ final class NeighbourCalls {
         boolean soon = there > Neighbours.SOFT_SOON_ACTIVITY;
         calls.add(
                 soon ? Weight.WILL_FAIL : Weight.TAKE_CARE,
-                "crisp-wet",
+                "crisp-beside-wet",
                 "%s will turn soft: water moves into it from %s. Coat it in cocoa butter or couverture, or lay one of them between."
                         .formatted(dry.name(), wet.name()),
                 "a_w %s in %s, %s in %s; crisp up to about 0.40"
@@ -132,7 +132,7 @@ final class NeighbourCalls {
         }
         calls.add(
                 Weight.WILL_FAIL,
-                "dry-wet",
+                "dry-beside-wet",
                 "%s must stay dry and lies against %s. Keep couverture or fat between them."
                         .formatted(dry.name(), wet.name()),
                 "%s holds %s water".formatted(wet.name(), percent(wet.material().waterFraction())),
@@ -150,7 +150,7 @@ final class NeighbourCalls {
         boolean care = liquid >= OIL_CARE;
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
-                "oil-migrates",
+                "oil-into-chocolate",
                 "Liquid oil of %s moves into %s: it softens and blooms in weeks.%s"
                         .formatted(
                                 nut.name(),

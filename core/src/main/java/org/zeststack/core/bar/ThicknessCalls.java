@@ -142,7 +142,7 @@ final class ThicknessCalls {
         if (thick < least - 1e-9) {
             calls.add(
                     Weight.WILL_FAIL,
-                    code + "-thin",
+                    code + "-too-thin",
                     "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
                     "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),
                     PRACTICE,
@@ -159,7 +159,7 @@ final class ThicknessCalls {
             double amount = BarCalls.floor(layer.design().amount() - less);
             calls.add(
                     Weight.TAKE_CARE,
-                    code + "-thick",
+                    code + "-too-thick",
                     "%s of %s: more to bite through than anybody enjoys. Take %s or less."
                             .formatted(title(what), mm(thick), mm(greatest)),
                     "%s mm > %s mm".formatted(fixed(thick, 2), plain(greatest)),
@@ -178,7 +178,7 @@ final class ThicknessCalls {
                 && m.cavity().floorEdgeMm() > 0) {
             calls.add(
                     Weight.TAKE_CARE,
-                    "draft-low",
+                    "low-draft",
                     "The walls lean by %s° only: pieces hold on at release. Chill them longer, or take a mould that opens more."
                             .formatted(fixed(m.cavity().draftDegrees(), 1)),
                     "atan((opening − floor) / 2 depth) = %s° < %s°"
@@ -197,7 +197,7 @@ final class ThicknessCalls {
         boolean care = cut.offcutFraction() > OFFCUTS_CARE;
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
-                "offcuts",
+                care ? "offcuts-high" : "offcuts",
                 "%s of the slab is off-cuts: %s g of %d pieces.%s"
                         .formatted(
                                 percent(cut.offcutFraction()),

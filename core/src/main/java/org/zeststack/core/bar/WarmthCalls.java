@@ -60,7 +60,7 @@ final class WarmthCalls {
             if (celsius != null && celsius > bears) {
                 calls.add(
                         Weight.WILL_FAIL,
-                        "poured-warm",
+                        "poured-too-warm",
                         "%s at %s °C melts the shell. Let it cool to %s °C."
                                 .formatted(filling.name(), plain(celsius), plain(bears)),
                         "a set shell of %s bears about %s °C".formatted(shell.name(), plain(bears)),
@@ -81,7 +81,7 @@ final class WarmthCalls {
         if (centre < CENTRE_LEAST_CELSIUS) {
             calls.add(
                     Weight.TAKE_CARE,
-                    "centre-cold",
+                    "centre-too-cold",
                     "Centres at %s °C: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s °C."
                             .formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS), plain(CENTRE_GREATEST_CELSIUS)),
                     "%s °C < %s °C".formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS)),
@@ -90,7 +90,7 @@ final class WarmthCalls {
         } else if (centre > CENTRE_GREATEST_CELSIUS) {
             calls.add(
                     Weight.TAKE_CARE,
-                    "centre-warm",
+                    "centre-too-warm",
                     "Centres at %s °C: the coat loses its temper and blooms. Bring them to %s to %s °C."
                             .formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS), plain(CENTRE_GREATEST_CELSIUS)),
                     "%s °C > %s °C".formatted(plain(centre), plain(CENTRE_GREATEST_CELSIUS)),
@@ -170,7 +170,7 @@ final class WarmthCalls {
         if (bar.storage() != Bar.Storage.FRIDGE) {
             calls.add(
                     Weight.WILL_FAIL,
-                    "finish-storage",
+                    "storage-against-finish",
                     "Melted and not tempered, it blooms within days unless it stays in the refrigerator.",
                     "kept: " + bar.storage().words(),
                     PRACTICE,

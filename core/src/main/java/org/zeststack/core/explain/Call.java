@@ -6,7 +6,7 @@ import java.util.Map;
  * A judgement with its arithmetic.
  *
  * @param weight how serious
- * @param code stable name, for example {@code back-thin}
+ * @param code stable name, for example {@code back-too-thin}
  * @param message what will happen and what would change it, in one or two sentences
  * @param arithmetic the numbers behind it
  * @param source where the bound comes from

@@ -68,7 +68,7 @@ public class AnyBarTest {
                 checked.merge(stack.bar().build(), 1, Integer::sum);
             } else {
                 crowded++;
-                assertTrue(Bars.codes(stack).contains("does-not-fit"), where + " " + Bars.codes(stack));
+                assertTrue(Bars.codes(stack).contains("overfull"), where + " " + Bars.codes(stack));
             }
         }
         Reporter.log("volumes add up: " + checked + ", too full and told so: " + crowded, true);

@@ -49,7 +49,7 @@ public class BoxContentTest {
     @Test
     public void isCalledWhenItIsLightOrKeptTwoWays() {
         double net = box(null, Bar.Storage.COOL).netGrams();
-        assertEquals(faults(box(Math.ceil(net) + 5, Bar.Storage.COOL)), List.of("light"));
+        assertEquals(faults(box(Math.ceil(net) + 5, Bar.Storage.COOL)), List.of("lighter-than-declared"));
         assertEquals(faults(box(Math.floor(net), Bar.Storage.COOL)), List.of());
         assertEquals(faults(box(null, Bar.Storage.FRIDGE)), List.of("storage-differs"));
     }

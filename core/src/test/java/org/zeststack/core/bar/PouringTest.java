@@ -162,7 +162,7 @@ public class PouringTest {
                 wafer(80, 12, 2, 0),
                 BarLayer.rest(LayerKind.FILLING, PASTE),
                 back(2));
-        assertFalse(codes(over).contains("crisp-wet"), codes(over).toString());
+        assertFalse(codes(over).contains("crisp-beside-wet"), codes(over).toString());
         BarStack through = moulded(
                 TAPERED,
                 shell(1.5),
@@ -171,7 +171,7 @@ public class PouringTest {
                 wafer(80, 12, 3, 2.5),
                 BarLayer.rest(LayerKind.FILLING, PASTE),
                 back(2));
-        assertTrue(codes(through).contains("crisp-wet"), codes(through).toString());
+        assertTrue(codes(through).contains("crisp-beside-wet"), codes(through).toString());
     }
 
     @Test
@@ -267,12 +267,12 @@ public class PouringTest {
         BarStack bar =
                 Bars.of(Bar.of(Build.SLAB, new Body.Slab(300, 200, 60, 25, 0, 0, 0), List.of(caramel, bottom, all)));
         assertTrue(
-                Bars.call(bar, "coat-thin").message().contains("0.4 mm"),
-                Bars.call(bar, "coat-thin").message());
+                Bars.call(bar, "coat-too-thin").message().contains("0.4 mm"),
+                Bars.call(bar, "coat-too-thin").message());
         BarLayer enough = BarLayer.mm(LayerKind.COAT, DARK, 0.6);
         BarStack good =
                 Bars.of(Bar.of(Build.SLAB, new Body.Slab(300, 200, 60, 25, 0, 0, 0), List.of(caramel, bottom, enough)));
-        assertFalse(codes(good).contains("coat-thin"), codes(good).toString());
+        assertFalse(codes(good).contains("coat-too-thin"), codes(good).toString());
     }
 
     /** Shell of even thickness inside half an ellipsoid, by brute force: points of it nearer to its surface than the thickness. */

@@ -206,7 +206,7 @@ public class BarFormTest {
         form.typed().put("layer.3.amount", "0.5");
         BarStack stack = page.compute(FormInput.of(form.typed())).stack().orElseThrow();
         int number = 0;
-        while (!stack.calls().get(number).code().equals("back-thin")) {
+        while (!stack.calls().get(number).code().equals("back-too-thin")) {
             number++;
         }
         act("apply:" + number, form);

@@ -168,13 +168,13 @@ public class PathTest {
         assertThat(window).not().hasText(before);
         assertNotEquals(window.textContent(), before);
         owner.fill(back, "1.1");
-        assertThat(owner.locator("[data-call=back-thin]")).containsText("it will leak");
-        owner.click("[data-call=back-thin] .change");
-        assertThat(owner.locator("[data-call=back-thin]")).hasCount(0);
+        assertThat(owner.locator("[data-call=back-too-thin]")).containsText("it will leak");
+        owner.click("[data-call=back-too-thin] .change");
+        assertThat(owner.locator("[data-call=back-too-thin]")).hasCount(0);
         assertThat(owner.locator(back)).hasValue("2.25");
         owner.fill(back, "2");
         owner.fill("[name='layer.0.amount']", "0.8");
-        assertThat(owner.locator("[data-call=shell-thin]")).containsText("crack");
+        assertThat(owner.locator("[data-call=shell-too-thin]")).containsText("crack");
         owner.fill("[name='layer.0.amount']", "14");
         assertThat(owner.locator("[id='fault-layer.0.amount']")).containsText("as thick as the cavity is deep");
         owner.fill("[name='layer.0.amount']", "1.5");
