@@ -113,16 +113,25 @@ public final class BoxContent {
 
     private void keeping(List<Call> calls) {
         parts.stream()
-                .min(Comparator.comparing(p -> KeepingCalls.band(p.stack()).leastWeeks()))
+                .min(Comparator.comparing(p -> Keeping.of(p.stack()).leastWeeks()))
                 .ifPresent(p -> {
-                    ShelfBand band = KeepingCalls.band(p.stack());
-                    calls.add(new Call(
-                            Weight.GOOD_TO_KNOW,
-                            "keeping",
-                            "%s decides: about %d to %d weeks. A laboratory's measurement and your local rules decide."
-                                    .formatted(p.name(), band.leastWeeks(), band.greatestWeeks()),
-                            band.words(),
-                            "Bands of water activity (from memory); weeks are common practice, no source."));
+                    Keeping keeping = Keeping.of(p.stack());
+                    calls.add(
+                            keeping.known()
+                                    ? new Call(
+                                            keeping.band() == ShelfBand.WET ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                                            keeping.band() == ShelfBand.WET ? "keeps-days-only" : "keeping",
+                                            "%s decides: %s. A laboratory's measurement and your local rules decide."
+                                                    .formatted(p.name(), keeping.words()),
+                                            keeping.arithmetic(),
+                                            Keeping.SOURCE)
+                                    : new Call(
+                                            Weight.TAKE_CARE,
+                                            "keeps-unknown",
+                                            "How long %s keeps is not known, nor how long the box does. Have it measured."
+                                                    .formatted(p.name()),
+                                            "no water activity for " + keeping.unknown(),
+                                            Keeping.SOURCE));
                 });
     }
 }

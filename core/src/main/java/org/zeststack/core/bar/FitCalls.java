@@ -24,6 +24,9 @@ final class FitCalls {
     private static final double SMALL_ML = 1e-6;
     private static final double SMALL_MM = 0.05;
 
+    /** Pieces that touch fill at most this share of the room that they lie in. */
+    private static final double DENSEST_PACKING = 0.64;
+
     /** Loose things fill about this share of the room that they lie in (common practice, no source). */
     private static final double LOOSE_PACKING = 0.6;
 
@@ -48,12 +51,78 @@ final class FitCalls {
                     "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)),
                     GEOMETRY);
         }
+        crowded(calls);
         if (frame instanceof Frame.Moulded moulded) {
             FitCalls fit = new FitCalls(calls, moulded);
+            fit.enclosed();
             fit.room();
             fit.back();
             fit.inserts();
             fit.loose();
+        }
+    }
+
+    /** Pieces that lie in a layer leave room between them that the layer must fill. */
+    private static void crowded(BarCalls calls) {
+        List<StackLayer> layers = calls.stack().layers();
+        for (StackLayer level : layers) {
+            if (!level.kind().level()) {
+                continue;
+            }
+            List<StackLayer> in = layers.stream()
+                    .filter(l -> l.kind() == LayerKind.INCLUSION && NeighbourCalls.touch(level, l))
+                    .filter(l -> l.design().embedded() > 0)
+                    .toList();
+            double ml = in.stream()
+                    .mapToDouble(l -> l.volumeMl() * l.design().embedded())
+                    .sum();
+            double share = ml / (ml + level.volumeMl());
+            if (share > DENSEST_PACKING) {
+                calls.add(
+                        Weight.WILL_FAIL,
+                        "inclusions-too-many",
+                        "%s is too little to wrap what lies in it: loose pieces fill no more than %s of a room."
+                                .formatted(level.name(), BarCalls.percent(DENSEST_PACKING)),
+                        "%s mL of pieces in %s mL: %s"
+                                .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)),
+                        "Random close packing of spheres, Scott and Kilgour 1969 (value from memory).");
+            }
+        }
+    }
+
+    /** A moulded bar is lined, and closed, wherever it is not couverture or compound all through. */
+    private void enclosed() {
+        if (stack.bar().build() != Build.MOULDED) {
+            return;
+        }
+        List<StackLayer> soft = stack.layers().stream()
+                .filter(l -> l.kind().level() || l.kind() == LayerKind.INSERT)
+                .filter(l -> !l.material().isCoating())
+                .toList();
+        if (soft.isEmpty()) {
+            return;
+        }
+        if (stack.first(LayerKind.SHELL).isEmpty()) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "no-shell",
+                    "Nothing lines the cavity: %s holds on to the mould. Line it with couverture first."
+                            .formatted(soft.get(0).name()),
+                    "a moulded bar without a shell",
+                    PRACTICE);
+        }
+        StackLayer last = soft.get(soft.size() - 1);
+        boolean covered = stack.layers().stream()
+                .anyMatch(l -> l.index() > last.index()
+                        && l.kind().level()
+                        && l.material().isCoating());
+        if (!covered) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "no-back",
+                    "Nothing closes the back: %s dries out and leaks. Close it with couverture.".formatted(last.name()),
+                    "a moulded bar without a back",
+                    PRACTICE);
         }
     }
 

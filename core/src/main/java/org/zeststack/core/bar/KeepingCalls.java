@@ -4,8 +4,6 @@ import static org.zeststack.core.bar.BarCalls.PRACTICE;
 import static org.zeststack.core.bar.BarCalls.percent;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
-import java.util.Comparator;
-import java.util.Optional;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
@@ -14,13 +12,10 @@ import org.zeststack.core.keeping.ShelfBand;
 /** How long it may keep and what decides it; spirits. */
 final class KeepingCalls {
 
-    /** Alcohol over a layer's mass from which it is told, and over a piece's from which it must be declared with care. */
+    /** Alcohol over a layer's mass from which it is told, and from which it is a matter of care (common practice, no source). */
     private static final double SPIRIT = 0.005;
 
-    private static final double MUCH_SPIRIT = 0.05;
-
-    /** Without temper a piece lasts about so long in the cold (common practice, no source). */
-    private static final int KEPT_COLD_WEEKS = 2;
+    private static final double MUCH_SPIRIT = 0.01;
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -36,35 +31,33 @@ final class KeepingCalls {
         own.spirits();
     }
 
-    private static Optional<StackLayer> wettest(BarStack stack) {
-        return stack.layers().stream()
-                .filter(l ->
-                        l.material().waterActivity() != null && !l.material().dry())
-                .max(Comparator.comparing(l -> l.material().waterActivity()));
-    }
-
-    /** The band of a bar's wettest layer. */
-    static ShelfBand band(BarStack stack) {
-        return ShelfBand.of(Math.min(
-                1, wettest(stack).map(l -> l.material().waterActivity()).orElse(0.0)));
-    }
-
     private void keeping() {
-        Optional<StackLayer> wettest = wettest(stack);
-        ShelfBand band = band(stack);
-        boolean keptCold = stack.bar().finish() == Bar.Finish.KEPT_COLD;
-        String decides = wettest.map(l -> "%s at a_w %s ± 0.03: %s"
-                        .formatted(l.name(), fixed(l.material().waterActivity(), 2), band.words()))
-                .orElse("nothing in it holds free water: " + band.words());
-        int least = keptCold ? Math.min(1, band.leastWeeks()) : band.leastWeeks();
-        int greatest = keptCold ? Math.min(KEPT_COLD_WEEKS, band.greatestWeeks()) : band.greatestWeeks();
+        Keeping keeping = Keeping.of(stack);
+        if (!keeping.known()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "keeps-unknown",
+                    "How long it keeps is not known: nobody can say how much free water there is in %s. Have it measured."
+                            .formatted(keeping.unknown()),
+                    "no water activity for " + keeping.unknown(),
+                    Keeping.SOURCE);
+            return;
+        }
+        boolean days = keeping.band() == ShelfBand.WET;
         calls.add(
-                Weight.GOOD_TO_KNOW,
-                "keeping",
-                "May keep about %d to %d weeks%s. A laboratory's measurement and your local rules decide."
-                        .formatted(least, greatest, keptCold ? ", since it is not tempered" : ""),
-                decides,
-                "Bands of water activity (from memory); weeks are common practice, no source.");
+                days ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                days ? "keeps-days-only" : "keeping",
+                days
+                        ? "Keeps %s at most, and only in the cold. A laboratory's measurement and your local rules decide."
+                                .formatted(keeping.words())
+                        : "May keep %s%s. A laboratory's measurement and your local rules decide."
+                                .formatted(
+                                        keeping.words(),
+                                        stack.bar().finish() == Bar.Finish.KEPT_COLD
+                                                ? ", since it is not tempered"
+                                                : ""),
+                keeping.arithmetic(),
+                Keeping.SOURCE);
     }
 
     private void spirits() {
@@ -78,7 +71,7 @@ final class KeepingCalls {
             double ofPiece = alcohol * layer.grams() / stack.pieceGrams();
             Double activity = layer.material().waterActivity();
             calls.add(
-                    ofPiece >= MUCH_SPIRIT ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                    alcohol >= MUCH_SPIRIT ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                     "spirits",
                     "%s holds %s alcohol: not for children, and to be declared where local rules say so.%s"
                             .formatted(

@@ -10,6 +10,8 @@ import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.keeping.Neighbours;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
@@ -24,6 +26,7 @@ import org.zeststack.core.water.WaterActivity;
  * @param waterActivity typical of dry goods, of the solution for wet ones; null where neither is known
  * @param dry whether it is dry goods that turn soft
  * @param chocolate kind of couverture: dark, milk, white, blond, ruby; empty for everything else
+ * @param nature what it is to the rules that judge; with the risks of what is mixed into it
  * @param compound whether it is a coating without cocoa butter to temper
  * @param family the formula's kind; null for a plain ingredient
  * @param liquidFatFraction fat that is liquid at 20 °C over the whole mass
@@ -38,6 +41,7 @@ public record Material(
         Double waterActivity,
         boolean dry,
         String chocolate,
+        Nature nature,
         boolean compound,
         Family.Kind family,
         double liquidFatFraction,
@@ -51,6 +55,9 @@ public record Material(
     /** Syrup and invert sugar over sucrose below which sucrose beyond saturation crystallises (common practice, no source). */
     private static final double CLEAR_SHARE = 1 / 3.0;
 
+    /** Dry non-fat cocoa in 100 g from which a compound is a dark one. */
+    private static final double DARK_COCOA_GRAMS = 10;
+
     /** Dissolving solids over mass from which water melts a dry thing instead of softening it. */
     private static final double MOSTLY_SUGAR = 0.6;
 
@@ -60,7 +67,6 @@ public record Material(
 
     /** A plain ingredient. */
     public static Material of(Ingredient ingredient, Double pricePerKg) {
-        boolean compound = ingredient.slug().startsWith("compound-");
         Composition hundred = ingredient.per100Grams();
         boolean couverture = ingredient.isCouverture();
         boolean dry = ingredient.dryActivity() > 0 && !couverture;
@@ -73,7 +79,8 @@ public record Material(
                 dry ? Double.valueOf(ingredient.dryActivity()) : activity(hundred),
                 dry,
                 ingredient.couverture(),
-                compound,
+                ingredient.nature(),
+                ingredient.nature().kind() == Nature.Kind.COMPOUND,
                 null,
                 ingredient.liquidFatPer100Grams() / 100,
                 ingredient.allergens(),
@@ -101,6 +108,7 @@ public record Material(
                 activity,
                 dry,
                 "",
+                finished.nature(),
                 false,
                 family.kind(),
                 finished.liquidFatPer100Grams() / 100,
@@ -131,10 +139,11 @@ public record Material(
         if (ingredient.isCouverture()) {
             return ingredient.couverture();
         }
-        if (ingredient.slug().startsWith("compound-")) {
-            return ingredient.slug().substring("compound-".length());
+        if (ingredient.nature().kind() == Nature.Kind.COMPOUND) {
+            double cocoa = ingredient.per100Grams().grams(Part.NONFAT_COCOA);
+            return cocoa >= DARK_COCOA_GRAMS ? "dark" : cocoa > 1 ? "milk" : "white";
         }
-        if (ingredient.slug().startsWith("coloured-butter")) {
+        if (ingredient.nature().kind() == Nature.Kind.COLOURED_BUTTER) {
             return "coloured";
         }
         if (ingredient.allergens().contains("nuts") || ingredient.allergens().contains("peanuts")) {
@@ -153,10 +162,7 @@ public record Material(
         Set<String> both = new TreeSet<>(allergens);
         both.addAll(other.allergens);
         boolean plain = !chocolate.isEmpty()
-                && (other.of.startsWith("cocoa-butter")
-                        || other.of.startsWith("coloured-butter")
-                        || other.of.equals("food-colour")
-                        || other.isChocolate());
+                && (other.isButter() || other.nature.kind() == Nature.Kind.COLOUR || other.isChocolate());
         Composition both100 = per100Grams
                 .times((1 - f) * 100 / per100Grams.totalGrams())
                 .plus(other.per100Grams.times(f * 100 / other.per100Grams.totalGrams()));
@@ -169,6 +175,7 @@ public record Material(
                 dry ? waterActivity : activity(both100),
                 dry,
                 plain ? chocolate : "",
+                nature.with(other.nature),
                 compound || other.compound,
                 family,
                 (1 - f) * liquidFatFraction + f * other.liquidFatFraction,
@@ -194,11 +201,20 @@ public record Material(
 
     /** Whether it tempers or coats: couverture, or a compound in its place. */
     public boolean isCoating() {
-        return isChocolate() || compound || of.startsWith("cocoa-butter") || of.startsWith("coloured-butter");
+        return isChocolate() || compound || isButter();
+    }
+
+    private boolean isButter() {
+        return nature.kind() == Nature.Kind.COCOA_BUTTER || nature.kind() == Nature.Kind.COLOURED_BUTTER;
     }
 
     double fatFraction() {
         return per100Grams.grams(Part::isFat) / per100Grams.totalGrams();
+    }
+
+    /** Whether there is enough water in it for something to grow in. */
+    boolean holdsWater() {
+        return waterFraction() >= DRY_FRACTION;
     }
 
     double waterFraction() {
@@ -207,12 +223,17 @@ public record Material(
 
     /** Whether water would dissolve it or set it off, not merely soften it: boiled or foamed sugar, popping candy, tablets. */
     boolean mustStayDry() {
-        return caution.startsWith("Must stay dry") && !isCrisp();
+        return nature.is(Nature.Risk.STAY_DRY) && !isCrisp();
     }
 
     /** Whether it is dry goods that are eaten for their crunch. */
     boolean isCrisp() {
-        return dry && waterActivity != null && sugarFraction() < MOSTLY_SUGAR;
+        boolean takesUpWater = nature.kind() != Nature.Kind.NUT && nature.kind() != Nature.Kind.POWDER;
+        return dry
+                && takesUpWater
+                && waterActivity != null
+                && waterActivity <= Neighbours.CRISP_ACTIVITY
+                && sugarFraction() < MOSTLY_SUGAR;
     }
 
     private double sugarFraction() {
@@ -220,16 +241,6 @@ public record Material(
     }
 
     boolean isBakery() {
-        return family == Family.Kind.BISCUIT
-                || of.startsWith("biscuit-")
-                || of.startsWith("wafer-")
-                || of.equals("rye-wafer")
-                || of.equals("cake-crumb")
-                || of.equals("pastry-threads")
-                || of.equals("pretzel");
-    }
-
-    boolean isWholeNut() {
-        return family == null && allergens.stream().anyMatch(a -> a.equals("nuts") || a.equals("peanuts")) && dry;
+        return family == Family.Kind.BISCUIT || nature.kind() == Nature.Kind.BAKERY;
     }
 }

@@ -11,6 +11,7 @@ import java.util.Set;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.naming.ChocolateName;
 import org.zeststack.core.weighing.AverageQuantity;
 
@@ -43,6 +44,7 @@ final class NameCalls {
         own.declared();
         own.allergens();
         own.wholeNuts();
+        own.infants();
     }
 
     /** A couverture must meet its own name; thinned or mixed, at least that of plain chocolate. */
@@ -206,21 +208,44 @@ final class NameCalls {
         }
     }
 
+    /** Nuts, or pieces of this many grams or more, that lie whole in or on the piece. */
     private void wholeNuts() {
         for (StackLayer layer : stack.layers()) {
             boolean strewn = layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING;
+            boolean counted = layer.design().by() == BarLayer.By.PIECES;
             if (strewn
-                    && layer.material().isWholeNut()
-                    && layer.design().by() == BarLayer.By.PIECES
-                    && layer.design().eachGrams() >= WHOLE_NUT_GRAMS) {
+                    && layer.material().nature().is(Nature.Risk.CHOKING)
+                    && (!counted || layer.design().eachGrams() >= WHOLE_NUT_GRAMS)) {
                 calls.add(
-                        Weight.GOOD_TO_KNOW,
+                        Weight.TAKE_CARE,
                         "whole-nuts-choking",
                         "Whole nuts: small children can choke on them. Say so on the label, and look for shell.",
-                        "%s of %s g each"
-                                .formatted(layer.name(), fixed(layer.design().eachGrams(), 1)),
+                        counted
+                                ? "%s of %s g each"
+                                        .formatted(
+                                                layer.name(),
+                                                fixed(layer.design().eachGrams(), 1))
+                                : "%s, %s a piece; chopped ones are an ingredient of their own"
+                                        .formatted(layer.name(), grams(layer.grams())),
                         BarCalls.PRACTICE);
             }
+        }
+    }
+
+    private void infants() {
+        List<String> with = stack.layers().stream()
+                .filter(l -> l.material().nature().is(Nature.Risk.INFANTS))
+                .map(StackLayer::name)
+                .distinct()
+                .toList();
+        if (!with.isEmpty()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "honey-infants",
+                    "Honey is in it: not for children under one year. Say so on the label.",
+                    "in " + String.join(", ", with),
+                    "Spores of Clostridium botulinum in honey, which boiling does not kill: common advice of health authorities (from"
+                            + " memory).");
         }
     }
 }

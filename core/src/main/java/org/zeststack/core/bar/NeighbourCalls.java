@@ -81,7 +81,7 @@ final class NeighbourCalls {
         return pairs;
     }
 
-    private static boolean touch(StackLayer one, StackLayer other) {
+    static boolean touch(StackLayer one, StackLayer other) {
         boolean lies = one.kind() == LayerKind.INCLUSION || other.kind() == LayerKind.INCLUSION;
         boolean levels = one.kind().level() || other.kind().level();
         double overlap = Math.min(one.toMm(), other.toMm()) - Math.max(one.fromMm(), other.fromMm());

@@ -63,6 +63,7 @@ final class ThicknessCalls {
                     "shell",
                     "shell",
                     "it will crack on release or let the filling through",
+                    Weight.WILL_FAIL,
                     SHELL_USUAL_MM);
         });
     }
@@ -115,6 +116,7 @@ final class ThicknessCalls {
                 "coat",
                 what,
                 "the centre shows through and draws water",
+                Weight.TAKE_CARE,
                 COAT_USUAL_MM);
     }
 
@@ -136,12 +138,13 @@ final class ThicknessCalls {
             String code,
             String what,
             String failure,
+            Weight thin,
             double usual) {
         boolean byMm = layer.design().by() == BarLayer.By.MM;
         double target = usual >= least && usual <= greatest ? usual : (least + greatest) / 2;
         if (thick < least - 1e-9) {
             calls.add(
-                    Weight.WILL_FAIL,
+                    thin,
                     code + "-too-thin",
                     "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
                     "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),

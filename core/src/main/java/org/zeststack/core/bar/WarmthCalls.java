@@ -4,6 +4,7 @@ import static org.zeststack.core.bar.BarCalls.PRACTICE;
 import static org.zeststack.core.bar.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.plain;
 
+import java.util.Comparator;
 import java.util.Map;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
@@ -15,6 +16,9 @@ final class WarmthCalls {
 
     /** A set shell bears this much less than the top of its couverture's working window (common practice, no source). */
     private static final double SHELL_BELOW_WINDOW_KELVIN = 2;
+
+    /** A set compound coating softens from about here (common practice, no source). */
+    private static final double COMPOUND_BEARS_CELSIUS = 32;
 
     private static final double KEPT_COLD_SHELL_CELSIUS = 22;
     private static final double CENTRE_LEAST_CELSIUS = 16;
@@ -45,29 +49,46 @@ final class WarmthCalls {
         return stack.bar().finish() == Bar.Finish.TEMPERED;
     }
 
+    /** Every filling against the couverture or compound that lies there before it is poured: shell, foot, sheet, the layer below. */
     private void poured() {
-        StackLayer shell = stack.first(LayerKind.SHELL)
-                .filter(s -> s.material().isChocolate())
-                .orElse(null);
-        if (shell == null) {
-            return;
-        }
-        double bears = tempered()
-                ? TemperWindow.of(shell.material().chocolate()).work().greatest() - SHELL_BELOW_WINDOW_KELVIN
-                : KEPT_COLD_SHELL_CELSIUS;
         for (StackLayer filling : stack.all(LayerKind.FILLING)) {
             Double celsius = filling.design().celsius();
-            if (celsius != null && celsius > bears) {
-                calls.add(
-                        Weight.WILL_FAIL,
-                        "poured-too-warm",
-                        "%s at %s °C melts the shell. Let it cool to %s °C."
-                                .formatted(filling.name(), plain(celsius), plain(bears)),
-                        "a set shell of %s bears about %s °C".formatted(shell.name(), plain(bears)),
-                        PRACTICE,
-                        set(filling, "celsius", Math.floor(bears), "Fill at " + plain(Math.floor(bears)) + " °C"));
+            if (celsius == null) {
+                continue;
             }
+            stack.layers().stream()
+                    .filter(l -> l.material().isChocolate() || l.material().compound())
+                    .filter(l -> l.kind() == LayerKind.SHELL
+                            || l.index() < filling.index() && NeighbourCalls.touch(l, filling))
+                    .filter(l -> celsius > bears(l))
+                    .min(Comparator.comparingDouble(this::bears))
+                    .ifPresent(l -> {
+                        String set = l.kind() == LayerKind.SHELL ? "the shell" : "the " + l.name() + " under it";
+                        double bears = bears(l);
+                        calls.add(
+                                Weight.WILL_FAIL,
+                                "poured-too-warm",
+                                "%s at %s °C melts %s. Let it cool to %s °C."
+                                        .formatted(filling.name(), plain(celsius), set, plain(bears)),
+                                "%s, set, bears about %s °C".formatted(l.name(), plain(bears)),
+                                PRACTICE,
+                                set(
+                                        filling,
+                                        "celsius",
+                                        Math.floor(bears),
+                                        "Fill at " + plain(Math.floor(bears)) + " °C"));
+                    });
         }
+    }
+
+    /** What a set layer bears without melting or losing its temper. */
+    private double bears(StackLayer layer) {
+        if (!layer.material().isChocolate()) {
+            return COMPOUND_BEARS_CELSIUS;
+        }
+        return tempered()
+                ? TemperWindow.of(layer.material().chocolate()).work().greatest() - SHELL_BELOW_WINDOW_KELVIN
+                : KEPT_COLD_SHELL_CELSIUS;
     }
 
     private void centre() {

@@ -11,6 +11,7 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Nutrition;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 
@@ -111,6 +112,7 @@ public final class FormulaBook {
                 makeup.liquidFatFraction() * panel.fat(),
                 makeup.sodiumPer100Grams(),
                 "",
+                new Nature(Nature.Kind.PLAIN, makeup.risks()),
                 balance.densityGramsPerMl(),
                 balance.bulk(),
                 0,

@@ -7,6 +7,7 @@ import java.util.List;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.ingredient.Nature;
 
 /**
  * Judges a formula by what its family must be. Every bound is common practice, no source, unless it says otherwise.
@@ -33,14 +34,14 @@ public final class FormulaCalls {
     private final Formula formula;
     private final FormulaBalance balance;
     private final Composition after;
-    private final double liquidFat;
+    private final Makeup makeup;
     private final List<Call> calls = new ArrayList<>();
 
     private FormulaCalls(Formula formula, FormulaBalance balance, Makeup makeup) {
         this.formula = formula;
         this.balance = balance;
         after = balance.after();
-        liquidFat = makeup.liquidFatFraction();
+        this.makeup = makeup;
     }
 
     /** The calls on a formula, the gravest first. */
@@ -185,9 +186,7 @@ public final class FormulaCalls {
 
     private void nougat() {
         doctor(false);
-        boolean whites = formula.lines().stream()
-                .anyMatch(l ->
-                        l.ingredient().equals("egg-white") || l.ingredient().equals("albumen-powder"));
+        boolean whites = makeup.kinds().contains(Nature.Kind.EGG_WHITE);
         if (formula.family() == Family.NOUGAT && !whites) {
             call(
                     Call.Weight.WILL_FAIL,
@@ -266,7 +265,7 @@ public final class FormulaCalls {
     }
 
     private void nut() {
-        double solid = 100 * (1 - liquidFat);
+        double solid = 100 * (1 - makeup.liquidFatFraction());
         double water = 100 * balance.moistureFraction();
         boolean sets = solid >= 22;
         call(

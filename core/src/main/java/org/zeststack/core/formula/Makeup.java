@@ -1,7 +1,9 @@
 package org.zeststack.core.formula;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import org.zeststack.core.composition.Composition;
@@ -9,6 +11,7 @@ import org.zeststack.core.composition.Nutrition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Nature;
 
 /**
  * What a finished formula is made of, beyond its water.
@@ -18,6 +21,8 @@ import org.zeststack.core.ingredient.IngredientTable;
  * @param sweetness relative to the same mass of sucrose
  * @param liquidFatFraction share of the fat that is liquid at 20 °C; 0 without fat
  * @param allergens of all lines that count, in order of the alphabet
+ * @param kinds what its ingredients are to the rules that judge
+ * @param risks of its ingredients that no cooking takes away
  * @param cost of the whole formula as written, in the workshop's money; the lines without a price are left out
  * @param unpriced names of the ingredients without a price
  * @param cautions of the ingredients, by ingredient name
@@ -28,6 +33,8 @@ public record Makeup(
         double sweetness,
         double liquidFatFraction,
         List<String> allergens,
+        Set<Nature.Kind> kinds,
+        Set<Nature.Risk> risks,
         double cost,
         List<String> unpriced,
         Map<String, String> cautions) {
@@ -44,6 +51,8 @@ public record Makeup(
         double sodium = 0;
         double cost = 0;
         TreeSet<String> allergens = new TreeSet<>();
+        EnumSet<Nature.Kind> kinds = EnumSet.noneOf(Nature.Kind.class);
+        EnumSet<Nature.Risk> risks = EnumSet.noneOf(Nature.Risk.class);
         TreeSet<String> unpriced = new TreeSet<>();
         Map<String, String> cautions = new TreeMap<>();
         for (FormulaLine line : formula.lines()) {
@@ -55,6 +64,10 @@ public record Makeup(
             sodium += line.grams() / 100 * ingredient.sodiumPer100Grams();
             liquid += line.grams() / 100 * ingredient.liquidFatPer100Grams();
             allergens.addAll(ingredient.allergens());
+            kinds.add(ingredient.nature().kind());
+            if (ingredient.nature().is(Nature.Risk.INFANTS)) {
+                risks.add(Nature.Risk.INFANTS);
+            }
             if (!ingredient.caution().isEmpty()) {
                 cautions.put(ingredient.name(), ingredient.caution());
             }
@@ -73,6 +86,8 @@ public record Makeup(
                 Nutrition.sweetness(after),
                 fat > 0 ? Math.min(1, liquid / fat) : 0,
                 List.copyOf(allergens),
+                Set.copyOf(kinds),
+                Set.copyOf(risks),
                 cost,
                 List.copyOf(unpriced),
                 cautions);

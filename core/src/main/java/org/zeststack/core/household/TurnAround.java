@@ -50,9 +50,6 @@ final class TurnAround {
         Measured main = reader.main();
         boolean number = tokens.subList(i, cursor.mark()).stream().anyMatch(t -> t.matches(".*[0-9].*"));
         boolean measured = main.unit() != null && (number || main.unit() != Unit.VAGUE);
-        if (TIMES.contains(before)) {
-            return main.unit() == null && cursor.atEnd() ? new Found(i, cursor.mark(), false) : null;
-        }
         boolean separated = SEPARATORS.contains(tokens.get(i - 1));
         boolean ends = cursor.atEnd() || SEPARATORS.contains(cursor.raw(0));
         boolean counted = main.unit() == null && number && (separated || cursor.atEnd()) && (ends || separated);

@@ -20,6 +20,7 @@ import org.zeststack.core.quantity.Range;
  * @param liquidFatPer100Grams fat that is liquid at 20 °C, g in 100 g
  * @param sodiumPer100Grams sodium that is not in its salt, g
  * @param couverture kind of couverture (dark, milk, white, blond, ruby), empty for everything else
+ * @param nature what it is to the rules that judge
  * @param densityGramsPerMl set density where the ingredient carries its own; 0 where it follows from composition
  * @param bulk its pores and the density of a piece with them
  * @param dryActivity typical water activity of dry goods; 0 where the solute model is to be used
@@ -39,6 +40,7 @@ public record Ingredient(
         double liquidFatPer100Grams,
         double sodiumPer100Grams,
         String couverture,
+        Nature nature,
         double densityGramsPerMl,
         Bulk bulk,
         double dryActivity,
@@ -119,6 +121,7 @@ public record Ingredient(
                 liquidFatPer100Grams,
                 sodiumPer100Grams,
                 couverture,
+                nature,
                 densityGramsPerMl,
                 bulk,
                 dryActivity,

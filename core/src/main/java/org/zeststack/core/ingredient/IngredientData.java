@@ -18,6 +18,7 @@ public record IngredientData(
         double liquidFat,
         Double sodium,
         String couverture,
+        Nature nature,
         double densityGramsPerMl,
         Bulk bulk,
         double dryActivity,
@@ -31,6 +32,7 @@ public record IngredientData(
 
     public IngredientData {
         couverture = couverture == null ? "" : couverture;
+        nature = nature == null ? Nature.PLAIN : nature;
         sodium = sodium == null ? Double.valueOf(0) : sodium;
         bulk = bulk == null ? Bulk.MASSIVE : bulk;
         household = household == null ? Map.of() : household;
@@ -52,6 +54,7 @@ public record IngredientData(
                 i.liquidFatPer100Grams(),
                 i.sodiumPer100Grams(),
                 i.couverture(),
+                i.nature(),
                 i.densityGramsPerMl(),
                 i.bulk(),
                 i.dryActivity(),
@@ -74,6 +77,7 @@ public record IngredientData(
                 liquidFat,
                 sodium,
                 couverture,
+                nature,
                 densityGramsPerMl,
                 bulk,
                 dryActivity,

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.CsvTable;
@@ -38,13 +39,14 @@ final class IngredientFile {
                 row.number("liquid_fat"),
                 row.number("sodium"),
                 row.text("couverture"),
+                nature(row),
                 row.number("density"),
                 row.text("bulk").equals("?") ? Bulk.UNKNOWN : bulk(row.number("bulk")),
                 row.number("aw"),
                 household(row),
                 row.words("also"),
                 row.words("allergens"),
-                basis(row),
+                row.constant(row.text("basis"), Ingredient.Basis.class),
                 Map.of(),
                 row.text("caution"),
                 row.text("note"));
@@ -56,16 +58,16 @@ final class IngredientFile {
         return ingredient;
     }
 
-    private static Bulk bulk(double gramsPerMl) {
-        return gramsPerMl > 0 ? Bulk.of(gramsPerMl) : Bulk.MASSIVE;
+    private static Nature nature(CsvTable.Row row) {
+        return new Nature(
+                row.text("kind").isEmpty() ? Nature.Kind.PLAIN : row.constant(row.text("kind"), Nature.Kind.class),
+                row.words("risk").stream()
+                        .map(word -> row.constant(word, Nature.Risk.class))
+                        .collect(Collectors.toSet()));
     }
 
-    private static Ingredient.Basis basis(CsvTable.Row row) {
-        try {
-            return Ingredient.Basis.valueOf(row.text("basis").toUpperCase(Locale.ROOT));
-        } catch (IllegalArgumentException e) {
-            throw row.bad("basis " + row.text("basis") + " is none of defined, typical, pack, sheet");
-        }
+    private static Bulk bulk(double gramsPerMl) {
+        return gramsPerMl > 0 ? Bulk.of(gramsPerMl) : Bulk.MASSIVE;
     }
 
     private static Map<String, Ingredient.Measure> household(CsvTable.Row row) {

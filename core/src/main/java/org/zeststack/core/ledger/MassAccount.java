@@ -161,12 +161,12 @@ final class MassAccount {
         return new Out(way, "", new Amount(planned, measured));
     }
 
-    /** Mean grams of a component in one piece over the layers it is in; null if one of them was never weighed, 0 if it is in none. */
+    /** Mean grams of a component in one piece over the layers it is in, those apart that have no room for anything; null if one of them was never weighed, 0 if it is in none. */
     private Double perPiece(String key) {
         double sum = 0;
         for (RunSheet.LayerTarget layer : sheet.layers()) {
             double share = layer.shareOf(key);
-            if (share > 0) {
+            if (share > 0 && layer.window().targetGrams() > 0) {
                 WeighInSummary summary = state.weighInSummary(layer);
                 if (summary.count() == 0) {
                     return null;

@@ -8,7 +8,7 @@ import org.zeststack.core.quantity.Numbers;
 
 /**
  * Reserved names of Directive 2000/36/EC, Annex I A (values from memory), in per cent of dry matter of the chocolate. Dry cocoa
- * is cocoa butter and dry non-fat cocoa; dry milk is milk fat, lactose, protein beyond what cocoa brings, and ash. Local law and
+ * is cocoa butter and dry non-fat cocoa; dry milk is milk fat, lactose, protein and ash; those of cocoa stand in its dry non-fat part already. Local law and
  * its own text decide.
  */
 public enum ChocolateName {
@@ -23,7 +23,6 @@ public enum ChocolateName {
     /** Share of a filled chocolate that its outside must at least be: Directive 2000/36/EC, Annex I A 7. */
     public static final double FILLED_OUTSIDE_FRACTION = 0.25;
 
-    private static final double COCOA_PROTEIN = 0.25;
     private static final double ROUNDING = 0.05;
 
     private final String words;
@@ -76,8 +75,9 @@ public enum ChocolateName {
 
     private static double milkGrams(Composition mass) {
         boolean milk = mass.grams(Part.MILK_FAT) + mass.grams(Part.LACTOSE) > 0;
-        double protein = Math.max(0, mass.grams(Part.PROTEIN) - COCOA_PROTEIN * mass.grams(Part.NONFAT_COCOA));
-        return milk ? mass.grams(Part.MILK_FAT) + mass.grams(Part.LACTOSE) + protein + mass.grams(Part.ASH) : 0;
+        return milk
+                ? mass.grams(Part.MILK_FAT) + mass.grams(Part.LACTOSE) + mass.grams(Part.PROTEIN) + mass.grams(Part.ASH)
+                : 0;
     }
 
     private static void least(List<String> lacks, String what, double percent, double leastPercent) {

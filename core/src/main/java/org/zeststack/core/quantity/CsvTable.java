@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -107,6 +108,19 @@ public final class CsvTable {
         }
 
         /** A fault in this row, told with file and line. */
+        /**
+         * Reads the name of a constant, in small letters with hyphens.
+         *
+         * @throws IllegalStateException with file and line where there is no such constant
+         */
+        public <E extends Enum<E>> E constant(String text, Class<E> type) {
+            try {
+                return Enum.valueOf(type, text.toUpperCase(Locale.ROOT).replace('-', '_'));
+            } catch (IllegalArgumentException e) {
+                throw bad(text + " is none of " + List.of(type.getEnumConstants()));
+            }
+        }
+
         public IllegalStateException bad(String reason) {
             return new IllegalStateException("%s line %d: %s".formatted(name, lineNumber, reason));
         }

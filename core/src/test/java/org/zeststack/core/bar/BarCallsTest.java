@@ -171,7 +171,7 @@ public class BarCallsTest {
         assertEquals(soft.weight(), Call.Weight.WILL_FAIL);
         assertTrue(soft.arithmetic().contains("a_w"), soft.arithmetic());
         BarLayer coated = rice.mixed(new BarLayer.Mix("cocoa-butter", 0.3, false));
-        assertEquals(faults(moulded(TAPERED, shell(1.5), jam, coated, back(2))), List.of());
+        assertEquals(faults(moulded(TAPERED, shell(1.5), jam, coated, back(2))), List.of("keeps-days-only"));
         BarLayer paste = BarLayer.rest(LayerKind.FILLING, PASTE);
         assertEquals(faults(moulded(TAPERED, shell(1.5), paste, rice, back(2))), List.of());
     }

@@ -12,6 +12,7 @@ import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Nature;
 
 /** Bars that several tests assemble. Check values only; never demo data. */
 public final class Bars {
@@ -50,6 +51,7 @@ public final class Bars {
                 activity,
                 false,
                 "",
+                Nature.PLAIN,
                 false,
                 kind,
                 0.1,

@@ -223,6 +223,8 @@ public class FormulaFamilyTest {
         FormulaBalance baked = FormulaBalance.of(base, TABLE, Atmosphere.SEA_LEVEL_KPA);
         near(baked.after().totalGrams(), 360, 1e-9, "a tenth leaves");
         near(baked.before().waterGrams() - baked.after().waterGrams(), 40, 1e-9, "as water");
+        near(baked.density().least(), 0.75, 1e-9, "a pressed base, common practice, no source");
+        near(baked.density().greatest(), 1.15, 1e-9, "common practice, no source");
         InvalidInput dry = expectThrows(
                 InvalidInput.class,
                 () -> FormulaBalance.of(

@@ -86,6 +86,12 @@ public class LineReaderTest {
     }
 
     @Test
+    public void aWordThatNobodyKnowsIsNotUnderstood() {
+        assertTrue(READER.read("100 g sugar", Measures.METRIC).understood());
+        assertFalse(READER.read("100 g moonlit sugar", Measures.METRIC).understood());
+    }
+
+    @Test
     public void anAmountThatNothingWasDoneWithIsTold() {
         HouseholdLine read = READER.read("10 g pectin mixed with 50 g of the sugar", Measures.METRIC);
         assertTrue(

@@ -90,6 +90,7 @@ public class IngredientFileTest {
                 0,
                 0,
                 "",
+                Nature.PLAIN,
                 0,
                 Bulk.MASSIVE,
                 0,

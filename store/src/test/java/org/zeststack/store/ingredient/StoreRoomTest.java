@@ -22,6 +22,7 @@ import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Lot;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.TestDatabase;
@@ -70,6 +71,7 @@ public class StoreRoomTest {
                 0,
                 0,
                 "",
+                Nature.PLAIN,
                 0,
                 Bulk.MASSIVE,
                 0,

@@ -11,10 +11,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
@@ -42,6 +45,8 @@ final class IngredientFields {
         fields.put("liquidFat", shown(ingredient.liquidFatPer100Grams()));
         fields.put("sodium", ingredient.sodiumPer100Grams() == 0 ? "" : shown(ingredient.sodiumPer100Grams()));
         fields.put("couverture", ingredient.couverture());
+        fields.put("kind", ingredient.nature().kind().name());
+        ingredient.nature().risks().forEach(risk -> fields.put("risk." + risk.name(), "yes"));
         fields.put("porous", ingredient.bulk().porous() ? "yes" : "");
         fields.put(
                 "bulk",
@@ -100,6 +105,7 @@ final class IngredientFields {
                 : form.text("porous").equals("yes") ? Bulk.UNKNOWN : Bulk.MASSIVE;
         double activity = form.has("dryActivity") ? form.number("dryActivity", ACTIVITY) : 0;
         String couverture = couverture(form, density);
+        Nature nature = nature(form, before.nature());
         Map<String, Ingredient.Measure> household = household(form);
         Ingredient.Basis basis = form.choice("basis", Ingredient.Basis.class);
         return form.build(() -> {
@@ -111,6 +117,7 @@ final class IngredientFields {
                     liquid,
                     sodium,
                     couverture,
+                    nature,
                     density,
                     bulk,
                     activity,
@@ -135,6 +142,17 @@ final class IngredientFields {
             form.add(Fault.of("density", "", "A couverture needs its set density, usually 1.24 to 1.30 g/mL."));
         }
         return kind;
+    }
+
+    private static Nature nature(FormInput form, Nature before) {
+        if (!form.has("kind")) {
+            return before;
+        }
+        return new Nature(
+                form.choice("kind", Nature.Kind.class),
+                Stream.of(Nature.Risk.values())
+                        .filter(risk -> form.text("risk." + risk.name()).equals("yes"))
+                        .collect(Collectors.toSet()));
     }
 
     private static List<String> words(String text) {

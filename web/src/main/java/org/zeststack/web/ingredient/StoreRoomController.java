@@ -18,6 +18,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.ingredient.PackFit;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.StaleEdit;
@@ -43,6 +44,7 @@ class StoreRoomController {
             0,
             0,
             "",
+            Nature.PLAIN,
             0,
             Bulk.MASSIVE,
             0,
@@ -122,6 +124,8 @@ class StoreRoomController {
         model.addAttribute("ingredient", ingredient);
         model.addAttribute("parts", Part.values());
         model.addAttribute("couvertures", IngredientFields.KINDS);
+        model.addAttribute("natures", Nature.Kind.values());
+        model.addAttribute("risks", Nature.Risk.values());
         model.addAttribute("bases", Ingredient.Basis.values());
         model.addAttribute("panel", ingredient.per100Grams().totalGrams() > 0 ? ingredient.panel() : null);
         model.addAttribute(
@@ -227,6 +231,7 @@ class StoreRoomController {
                 liquid,
                 sodium,
                 "",
+                Nature.PLAIN,
                 0,
                 Bulk.MASSIVE,
                 0,
