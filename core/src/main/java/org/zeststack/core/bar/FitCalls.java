@@ -14,21 +14,17 @@ import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.judge.Bound;
 
 /** Whether everything has room in the cavity: fillings below the seal line, inserts inside the lined walls. */
 final class FitCalls {
 
-    /** Room that an insert needs on each side to be laid in (common practice, no source). */
-    private static final double CLEAR_MM = 0.5;
+    private static final Bound INSERT_CLEARANCE = Bound.of("insert-clearance");
+    private static final Bound PACKED_PIECES = Bound.of("packed-pieces");
+    private static final Bound LOOSE_PIECES = Bound.of("loose-pieces");
 
     private static final double SMALL_ML = 1e-6;
     private static final double SMALL_MM = 0.05;
-
-    /** Pieces that touch fill at most this share of the room that they lie in. */
-    private static final double DENSEST_PACKING = 0.64;
-
-    /** Loose things fill about this share of the room that they lie in (common practice, no source). */
-    private static final double LOOSE_PACKING = 0.6;
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -77,12 +73,12 @@ final class FitCalls {
                     .mapToDouble(l -> l.volumeMl() * l.design().embedded())
                     .sum();
             double share = ml / (ml + level.volumeMl());
-            if (share > DENSEST_PACKING) {
+            if (share > PACKED_PIECES.greatest()) {
                 calls.add(
                         Weight.WILL_FAIL,
                         "inclusions-too-many",
                         "%s is too little to wrap what lies in it: loose pieces fill no more than %s of a room."
-                                .formatted(level.name(), BarCalls.percent(DENSEST_PACKING)),
+                                .formatted(level.name(), BarCalls.percent(PACKED_PIECES.greatest())),
                         "%s mL of pieces in %s mL: %s"
                                 .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)),
                         "Random close packing of spheres, Scott and Kilgour 1969 (value from memory).");
@@ -320,7 +316,7 @@ final class FitCalls {
         for (StackLayer layer : stack.all(LayerKind.INSERT)) {
             BarLayer.Insert insert = layer.design().insert();
             Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), layer.fromMm()));
-            double play = insert.spreadMm() + 2 * CLEAR_MM;
+            double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
             double across = insert.acrossMm() + play;
             double widest = insert.shape() == BarLayer.Shape.DISC ? room.widestDiscMm() : room.widthMm();
             if (across > widest) {
@@ -380,7 +376,7 @@ final class FitCalls {
                 .orElseThrow();
         BarLayer.Insert insert = now.design().insert();
         Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), now.fromMm()));
-        double play = insert.spreadMm() + 2 * CLEAR_MM;
+        double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
         double across = insert.acrossMm() + play;
         if (insert.shape() == BarLayer.Shape.DISC) {
             return room.widestDiscMm() - across;
@@ -444,7 +440,7 @@ final class FitCalls {
         if (content.isEmpty() || filled) {
             return;
         }
-        double bulk = content.stream().mapToDouble(StackLayer::volumeMl).sum() / LOOSE_PACKING;
+        double bulk = content.stream().mapToDouble(StackLayer::volumeMl).sum() / LOOSE_PIECES.greatest();
         double room = frame.inside().volumeMl() * frame.halves();
         if (bulk > room) {
             calls.add(
@@ -452,7 +448,7 @@ final class FitCalls {
                     "overfull",
                     "The loose content takes %s mL lying loose; the hollow has %s mL."
                             .formatted(fixed(bulk, 1), fixed(room, 1)),
-                    "%s mL / 0.6 = %s mL".formatted(fixed(bulk * LOOSE_PACKING, 1), fixed(bulk, 1)),
+                    "%s mL / 0.6 = %s mL".formatted(fixed(bulk * LOOSE_PIECES.greatest(), 1), fixed(bulk, 1)),
                     PRACTICE);
         }
     }

@@ -5,6 +5,7 @@ import static org.zeststack.core.quantity.Numbers.fixed;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.keeping.ShelfBand;
 
 /**
@@ -19,13 +20,11 @@ import org.zeststack.core.keeping.ShelfBand;
  */
 record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String unknown, String arithmetic) {
 
+    private static final Bound ACTIVITY_UNCERTAINTY = Bound.of("activity-uncertainty");
+
     static final String SOURCE = "Bands of water activity (from memory); weeks are common practice, no source.";
 
-    /** How far a computed or typical water activity may be off. */
-    private static final double PLUS_MINUS = 0.03;
-
-    /** Without temper a piece lasts about so long in the cold (common practice, no source). */
-    private static final int KEPT_COLD_WEEKS = 2;
+    private static final Bound KEPT_COLD = Bound.of("kept-cold");
 
     static Keeping of(BarStack stack) {
         List<StackLayer> unknown = stack.layers().stream()
@@ -40,13 +39,14 @@ record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String unknown
                 .filter(l -> l.material().waterActivity() != null)
                 .max(Comparator.comparing(l -> l.material().waterActivity()))
                 .orElse(null);
-        double activity = wettest == null ? 0 : Math.min(1, wettest.material().waterActivity() + PLUS_MINUS);
+        double activity =
+                wettest == null ? 0 : Math.min(1, wettest.material().waterActivity() + ACTIVITY_UNCERTAINTY.greatest());
         ShelfBand band = ShelfBand.of(activity);
         boolean cold = stack.bar().finish() == Bar.Finish.KEPT_COLD;
         return new Keeping(
                 band,
-                cold ? Math.min(1, band.leastWeeks()) : band.leastWeeks(),
-                cold ? Math.min(KEPT_COLD_WEEKS, band.greatestWeeks()) : band.greatestWeeks(),
+                cold ? Math.min((int) KEPT_COLD.least(), band.leastWeeks()) : band.leastWeeks(),
+                cold ? Math.min((int) KEPT_COLD.greatest(), band.greatestWeeks()) : band.greatestWeeks(),
                 "",
                 wettest == null
                         ? "nothing in it holds free water: " + band.words()
@@ -54,7 +54,7 @@ record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String unknown
                                 .formatted(
                                         wettest.name(),
                                         fixed(wettest.material().waterActivity(), 2),
-                                        fixed(PLUS_MINUS, 2),
+                                        fixed(ACTIVITY_UNCERTAINTY.greatest(), 2),
                                         band.words()));
     }
 

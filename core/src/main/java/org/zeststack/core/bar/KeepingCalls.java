@@ -7,15 +7,14 @@ import static org.zeststack.core.quantity.Numbers.fixed;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.keeping.ShelfBand;
 
 /** How long it may keep and what decides it; spirits. */
 final class KeepingCalls {
 
-    /** Alcohol over a layer's mass from which it is told, and from which it is a matter of care (common practice, no source). */
-    private static final double SPIRIT = 0.005;
-
-    private static final double MUCH_SPIRIT = 0.01;
+    private static final Bound SPIRITS_CARE = Bound.of("spirits-care");
+    private static final Bound SPIRITS_TOLD = Bound.of("spirits-told");
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -64,14 +63,14 @@ final class KeepingCalls {
         for (StackLayer layer : stack.layers()) {
             Composition hundred = layer.material().per100Grams();
             double alcohol = hundred.grams(Part.ALCOHOL) / hundred.totalGrams();
-            if (alcohol < SPIRIT) {
+            if (alcohol < SPIRITS_TOLD.least()) {
                 continue;
             }
             double wet = hundred.grams(Part.ALCOHOL) / (hundred.grams(Part.ALCOHOL) + hundred.waterGrams());
             double ofPiece = alcohol * layer.grams() / stack.pieceGrams();
             Double activity = layer.material().waterActivity();
             calls.add(
-                    alcohol >= MUCH_SPIRIT ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                    alcohol >= SPIRITS_CARE.least() ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                     "spirits",
                     "%s holds %s alcohol: not for children, and to be declared where local rules say so.%s"
                             .formatted(

@@ -232,7 +232,7 @@ public record Material(
         return dry
                 && takesUpWater
                 && waterActivity != null
-                && waterActivity <= Neighbours.CRISP_ACTIVITY
+                && Neighbours.isCrisp(waterActivity)
                 && sugarFraction() < MOSTLY_SUGAR;
     }
 

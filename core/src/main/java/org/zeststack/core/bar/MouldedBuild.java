@@ -8,6 +8,7 @@ import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.LinedCavity;
 import org.zeststack.core.formula.Density;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
@@ -16,10 +17,7 @@ import org.zeststack.core.weighing.FillWindow;
 /** Lays the layers of a bar in a mould's cavity. */
 final class MouldedBuild {
 
-    /** Thinnest back that seals, thickest one wants to bite (common practice, no source). */
-    static final double BACK_LEAST_MM = 1;
-
-    static final double BACK_GREATEST_MM = 3;
+    private static final Bound BACK_THICKNESS = Bound.of("back-thickness");
 
     private static final double BY_HAND = 0.05;
 
@@ -207,11 +205,11 @@ final class MouldedBuild {
     }
 
     static double leastMm(BarLayer back) {
-        return back.leastMm() == null ? BACK_LEAST_MM : back.leastMm();
+        return back.leastMm() == null ? BACK_THICKNESS.least() : back.leastMm();
     }
 
     static double greatestMm(BarLayer back) {
-        return back.greatestMm() == null ? BACK_GREATEST_MM : back.greatestMm();
+        return back.greatestMm() == null ? BACK_THICKNESS.greatest() : back.greatestMm();
     }
 
     private static FillWindow fixed(double grams) {

@@ -12,13 +12,14 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.naming.ChocolateName;
 import org.zeststack.core.weighing.AverageQuantity;
 
 /** What the piece may be called, what it declares, and what it must warn of. */
 final class NameCalls {
 
-    private static final double WHOLE_NUT_GRAMS = 0.5;
+    private static final Bound WHOLE_NUT = Bound.of("whole-nut");
 
     private static final Map<String, ChocolateName> COUVERTURES = Map.of(
             "dark", ChocolateName.COUVERTURE, "milk", ChocolateName.MILK_COUVERTURE, "white", ChocolateName.WHITE);
@@ -134,7 +135,7 @@ final class NameCalls {
         double share = stack.chocolateShare();
         boolean bakery = stack.layers().stream()
                 .anyMatch(l -> !l.outside() && l.material().isBakery());
-        boolean enough = share >= ChocolateName.FILLED_OUTSIDE_FRACTION;
+        boolean enough = share >= ChocolateName.FILLED_OUTSIDE.least();
         String arithmetic = "%s chocolate outside / %s piece = %s; needed 25 %%"
                 .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams()), percent(share));
         if (wanted && bakery) {
@@ -215,7 +216,7 @@ final class NameCalls {
             boolean counted = layer.design().by() == BarLayer.By.PIECES;
             if (strewn
                     && layer.material().nature().is(Nature.Risk.CHOKING)
-                    && (!counted || layer.design().eachGrams() >= WHOLE_NUT_GRAMS)) {
+                    && (!counted || layer.design().eachGrams() >= WHOLE_NUT.least())) {
                 calls.add(
                         Weight.TAKE_CARE,
                         "whole-nuts-choking",

@@ -9,21 +9,16 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.keeping.Neighbours;
 
 /** What moves between layers that touch: water into what is crisp or must stay dry, liquid oil into couverture. */
 final class NeighbourCalls {
 
-    /** Liquid fat over mass from which it is a fault, and from which it is worth knowing (common practice, no source). */
-    private static final double OIL_CARE = 0.35;
-
-    private static final double OIL_KNOWN = 0.15;
-
-    /** Water over mass from which a neighbour is wet for what must stay dry. */
-    private static final double WET = 0.03;
-
-    /** Share of fat or couverture around a crisp part that keeps water from it (common practice, no source). */
-    private static final double COATED = 0.10;
+    private static final Bound OIL_CARE = Bound.of("oil-care");
+    private static final Bound OIL_TOLD = Bound.of("oil-told");
+    private static final Bound WET_NEIGHBOUR = Bound.of("wet-neighbour");
+    private static final Bound CRISP_COAT = Bound.of("crisp-coat");
 
     /** Heights nearer than this are one. */
     private static final double CLOSE_MM = 0.01;
@@ -96,7 +91,7 @@ final class NeighbourCalls {
     /** Whether a crisp part carries its own coat of fat or couverture. */
     private boolean coated(StackLayer layer) {
         BarLayer.Mix mix = layer.design().mix();
-        if (mix == null || mix.marbled() || mix.fraction() < COATED) {
+        if (mix == null || mix.marbled() || mix.fraction() < CRISP_COAT.least()) {
             return false;
         }
         Material coat = stack.parts().materials().get(mix.of());
@@ -112,7 +107,7 @@ final class NeighbourCalls {
         if (!Neighbours.softens(crisp.waterActivity(), there) || !told.add("crisp" + dry.key())) {
             return;
         }
-        boolean soon = there > Neighbours.SOFT_SOON_ACTIVITY;
+        boolean soon = Neighbours.softensSoon(there);
         calls.add(
                 soon ? Weight.WILL_FAIL : Weight.TAKE_CARE,
                 "crisp-beside-wet",
@@ -126,7 +121,7 @@ final class NeighbourCalls {
     private void dry(StackLayer dry, StackLayer wet, Set<String> told) {
         if (!dry.material().mustStayDry()
                 || coated(dry)
-                || wet.material().waterFraction() < WET
+                || wet.material().waterFraction() < WET_NEIGHBOUR.least()
                 || !told.add("dry" + dry.key())) {
             return;
         }
@@ -142,12 +137,16 @@ final class NeighbourCalls {
     private void oil(StackLayer nut, StackLayer chocolate, Set<String> told) {
         double liquid = nut.material().isChocolate() ? 0 : nut.material().liquidFatFraction();
         // Fat that is emulsified with water stays where it is.
-        boolean wet = nut.material().waterFraction() > WET;
+        boolean wet = nut.material().waterFraction() > WET_NEIGHBOUR.least();
         boolean whole = nut.kind() == LayerKind.INCLUSION && nut.design().by() == BarLayer.By.PIECES;
-        if (!chocolate.material().isChocolate() || liquid < OIL_KNOWN || wet || whole || !told.add("oil" + nut.key())) {
+        if (!chocolate.material().isChocolate()
+                || liquid < OIL_TOLD.least()
+                || wet
+                || whole
+                || !told.add("oil" + nut.key())) {
             return;
         }
-        boolean care = liquid >= OIL_CARE;
+        boolean care = liquid >= OIL_CARE.least();
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 "oil-into-chocolate",
@@ -159,7 +158,7 @@ final class NeighbourCalls {
                                         ? " Temper couverture or cocoa butter into the paste, and keep it cool."
                                         : " Keep it cool."),
                 "%s of %s is fat that is liquid at 20 °C; from %s it is a fault"
-                        .formatted(percent(liquid), nut.name(), percent(OIL_CARE)),
+                        .formatted(percent(liquid), nut.name(), percent(OIL_CARE.least())),
                 PRACTICE);
     }
 }

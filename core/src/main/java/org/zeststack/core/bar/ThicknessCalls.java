@@ -16,19 +16,16 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.slab.SlabCut;
 
 /** Shells and coats that hold and are pleasant to bite, walls that let go, slabs that leave little over. */
 final class ThicknessCalls {
 
-    private static final double SHELL_LEAST_MM = 1;
-    private static final double SHELL_GREATEST_MM = 3;
-    private static final double SHELL_USUAL_MM = 1.5;
-    private static final double COAT_LEAST_MM = 0.5;
-    private static final double COAT_GREATEST_MM = 2.5;
-    private static final double COAT_USUAL_MM = 1;
-    private static final double DRAFT_LEAST_DEGREES = 3;
-    private static final double OFFCUTS_CARE = 0.15;
+    private static final Bound SHELL_THICKNESS = Bound.of("shell-thickness");
+    private static final Bound COAT_THICKNESS = Bound.of("coat-thickness");
+    private static final Bound DRAFT = Bound.of("draft");
+    private static final Bound OFFCUTS = Bound.of("offcuts");
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -50,10 +47,10 @@ final class ThicknessCalls {
     private void shell() {
         stack.first(LayerKind.SHELL).ifPresent(shell -> {
             double least = shell.design().leastMm() == null
-                    ? SHELL_LEAST_MM
+                    ? SHELL_THICKNESS.least()
                     : shell.design().leastMm();
             double greatest = shell.design().greatestMm() == null
-                    ? SHELL_GREATEST_MM
+                    ? SHELL_THICKNESS.greatest()
                     : shell.design().greatestMm();
             bound(
                     shell,
@@ -64,7 +61,7 @@ final class ThicknessCalls {
                     "shell",
                     "it will crack on release or let the filling through",
                     Weight.WILL_FAIL,
-                    SHELL_USUAL_MM);
+                    SHELL_THICKNESS.usual());
         });
     }
 
@@ -117,16 +114,18 @@ final class ThicknessCalls {
                 what,
                 "the centre shows through and draws water",
                 Weight.TAKE_CARE,
-                COAT_USUAL_MM);
+                COAT_THICKNESS.usual());
     }
 
     private static double least(StackLayer coat) {
-        return coat.design().leastMm() == null ? COAT_LEAST_MM : coat.design().leastMm();
+        return coat.design().leastMm() == null
+                ? COAT_THICKNESS.least()
+                : coat.design().leastMm();
     }
 
     private static double greatest(StackLayer coat) {
         return coat.design().greatestMm() == null
-                ? COAT_GREATEST_MM
+                ? COAT_THICKNESS.greatest()
                 : coat.design().greatestMm();
     }
 
@@ -177,7 +176,7 @@ final class ThicknessCalls {
 
     private void draft() {
         if (stack.frame() instanceof Frame.Moulded m
-                && m.cavity().draftDegrees() < DRAFT_LEAST_DEGREES
+                && m.cavity().draftDegrees() < DRAFT.least()
                 && m.cavity().floorEdgeMm() > 0) {
             calls.add(
                     Weight.TAKE_CARE,
@@ -185,7 +184,7 @@ final class ThicknessCalls {
                     "The walls lean by %s° only: pieces hold on at release. Chill them longer, or take a mould that opens more."
                             .formatted(fixed(m.cavity().draftDegrees(), 1)),
                     "atan((opening − floor) / 2 depth) = %s° < %s°"
-                            .formatted(fixed(m.cavity().draftDegrees(), 1), plain(DRAFT_LEAST_DEGREES)),
+                            .formatted(fixed(m.cavity().draftDegrees(), 1), plain(DRAFT.least())),
                     PRACTICE);
         }
     }
@@ -197,7 +196,7 @@ final class ThicknessCalls {
         SlabCut cut = frame.cut();
         double laid = stack.layers().stream().mapToDouble(StackLayer::laidGrams).sum();
         double lost = (laid - stack.pieceGrams()) * cut.pieces();
-        boolean care = cut.offcutFraction() > OFFCUTS_CARE;
+        boolean care = cut.offcutFraction() > OFFCUTS.greatest();
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 care ? "offcuts-high" : "offcuts",
@@ -228,7 +227,7 @@ final class ThicknessCalls {
                 || width < SlabCut.PIECE_MM.least()
                 || SlabCut.of(cut.lengthMm(), cut.widthMm(), length, width, cut.kerfMm(), cut.trimMm())
                                 .offcutFraction()
-                        > OFFCUTS_CARE) {
+                        > OFFCUTS.greatest()) {
             return Optional.empty();
         }
         return Optional.of(new Change(

@@ -9,25 +9,18 @@ import java.util.Map;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.Family;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.temper.TemperWindow;
 
 /** Temperatures at which layers meet, and what the finish of the couverture means. */
 final class WarmthCalls {
 
-    /** A set shell bears this much less than the top of its couverture's working window (common practice, no source). */
-    private static final double SHELL_BELOW_WINDOW_KELVIN = 2;
-
-    /** A set compound coating softens from about here (common practice, no source). */
-    private static final double COMPOUND_BEARS_CELSIUS = 32;
-
-    private static final double KEPT_COLD_SHELL_CELSIUS = 22;
-    private static final double CENTRE_LEAST_CELSIUS = 16;
-    private static final double CENTRE_GREATEST_CELSIUS = 25;
-    private static final double CENTRE_USUAL_CELSIUS = 20;
-    private static final double COMPOUND_GREATEST_CELSIUS = 45;
-
-    /** A bowl that melts a caramel centre's surface (common practice, no source). */
-    private static final double CARAMEL_BEARS_CELSIUS = 36;
+    private static final Bound SET_COUVERTURE = Bound.of("set-couverture");
+    private static final Bound SET_COMPOUND = Bound.of("set-compound");
+    private static final Bound SET_UNTEMPERED = Bound.of("set-untempered");
+    private static final Bound CENTRE_WARMTH = Bound.of("centre-warmth");
+    private static final Bound COMPOUND_BOWL = Bound.of("compound-bowl");
+    private static final Bound CARAMEL_BOWL = Bound.of("caramel-bowl");
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -84,11 +77,11 @@ final class WarmthCalls {
     /** What a set layer bears without melting or losing its temper. */
     private double bears(StackLayer layer) {
         if (!layer.material().isChocolate()) {
-            return COMPOUND_BEARS_CELSIUS;
+            return SET_COMPOUND.greatest();
         }
         return tempered()
-                ? TemperWindow.of(layer.material().chocolate()).work().greatest() - SHELL_BELOW_WINDOW_KELVIN
-                : KEPT_COLD_SHELL_CELSIUS;
+                ? TemperWindow.of(layer.material().chocolate()).work().greatest() - SET_COUVERTURE.least()
+                : SET_UNTEMPERED.greatest();
     }
 
     private void centre() {
@@ -97,24 +90,24 @@ final class WarmthCalls {
             return;
         }
         Change change = new Change(
-                "Coat centres at " + plain(CENTRE_USUAL_CELSIUS) + " °C",
-                Map.of("centreCelsius", plain(CENTRE_USUAL_CELSIUS)));
-        if (centre < CENTRE_LEAST_CELSIUS) {
+                "Coat centres at " + plain(CENTRE_WARMTH.usual()) + " °C",
+                Map.of("centreCelsius", plain(CENTRE_WARMTH.usual())));
+        if (centre < CENTRE_WARMTH.least()) {
             calls.add(
                     Weight.TAKE_CARE,
                     "centre-too-cold",
                     "Centres at %s °C: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s °C."
-                            .formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS), plain(CENTRE_GREATEST_CELSIUS)),
-                    "%s °C < %s °C".formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS)),
+                            .formatted(plain(centre), plain(CENTRE_WARMTH.least()), plain(CENTRE_WARMTH.greatest())),
+                    "%s °C < %s °C".formatted(plain(centre), plain(CENTRE_WARMTH.least())),
                     PRACTICE,
                     change);
-        } else if (centre > CENTRE_GREATEST_CELSIUS) {
+        } else if (centre > CENTRE_WARMTH.greatest()) {
             calls.add(
                     Weight.TAKE_CARE,
                     "centre-too-warm",
                     "Centres at %s °C: the coat loses its temper and blooms. Bring them to %s to %s °C."
-                            .formatted(plain(centre), plain(CENTRE_LEAST_CELSIUS), plain(CENTRE_GREATEST_CELSIUS)),
-                    "%s °C > %s °C".formatted(plain(centre), plain(CENTRE_GREATEST_CELSIUS)),
+                            .formatted(plain(centre), plain(CENTRE_WARMTH.least()), plain(CENTRE_WARMTH.greatest())),
+                    "%s °C > %s °C".formatted(plain(centre), plain(CENTRE_WARMTH.greatest())),
                     PRACTICE,
                     change);
         }
@@ -131,8 +124,8 @@ final class WarmthCalls {
             boolean chocolate = tempered() && coat.material().isChocolate();
             double most = chocolate
                     ? TemperWindow.of(coat.material().chocolate()).work().greatest()
-                    : COMPOUND_GREATEST_CELSIUS;
-            double bears = caramel ? Math.min(most, CARAMEL_BEARS_CELSIUS) : most;
+                    : COMPOUND_BOWL.greatest();
+            double bears = caramel ? Math.min(most, CARAMEL_BOWL.greatest()) : most;
             if (celsius > bears) {
                 calls.add(
                         Weight.WILL_FAIL,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.judge.Bound;
 import org.zeststack.core.quantity.Numbers;
 
 /**
@@ -20,8 +21,8 @@ public enum ChocolateName {
 
     public static final String SOURCE = "Directive 2000/36/EC, Annex I (values from memory); local law decides.";
 
-    /** Share of a filled chocolate that its outside must at least be: Directive 2000/36/EC, Annex I A 7. */
-    public static final double FILLED_OUTSIDE_FRACTION = 0.25;
+    /** Share of a filled chocolate that its outside must at least be. */
+    public static final Bound FILLED_OUTSIDE = Bound.of("filled-chocolate");
 
     private static final double ROUNDING = 0.05;
 

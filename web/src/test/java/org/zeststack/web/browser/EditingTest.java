@@ -128,9 +128,9 @@ public class EditingTest {
         Page page = app.signedIn("runa");
         page.navigate("/bars/4");
         page.fill("[name='layer.1.amount']", "13");
-        assertThat(page.locator("[data-call=does-not-fit]")).containsText("1.4 mm higher than the inside");
-        page.click("[data-call=does-not-fit] summary");
-        assertThat(page.locator("[data-call=does-not-fit]")).containsText("layers 14.8 mm > inside 13.4 mm");
+        assertThat(page.locator("[data-call=overfull]")).containsText("1.4 mm higher than the inside");
+        page.click("[data-call=overfull] summary");
+        assertThat(page.locator("[data-call=overfull]")).containsText("layers 14.8 mm > inside 13.4 mm");
     }
 
     @Test
