@@ -17,6 +17,21 @@ async function setClock() {
   clockAhead = millis - (before + Date.now()) / 2;
 }
 
+/** What a form writes down: its entry and what it says of itself. */
+const purpose = (form) =>
+  [form.dataset.entry, form.dataset.component, ...[...form.querySelectorAll('[type=hidden]')].map((f) => f.value)].join();
+
+/** Puts another work area in place; a form that both have stays, with what is typed and asked in it. */
+function exchange(old, work) {
+  const focused = document.activeElement;
+  const kept = new Map([...old.querySelectorAll('form[data-entry]')].map((form) => [purpose(form), form]));
+  work.querySelectorAll('form[data-entry]').forEach((form) => kept.get(purpose(form)) && form.replaceWith(kept.get(purpose(form))));
+  old.replaceWith(work);
+  if (work.contains(focused)) {
+    focused.focus();
+  }
+}
+
 /** Draws the panel again; the work area is only exchanged when it is another one, so nothing typed is lost. */
 const refresh = latest(async () => {
   const fresh = await fragment(main.dataset.panel);
@@ -27,7 +42,7 @@ const refresh = latest(async () => {
     return;
   }
   if (work.dataset.key !== old.dataset.key) {
-    old.replaceWith(work.cloneNode(true));
+    exchange(old, work.cloneNode(true));
   }
   replaceLive(fresh);
   await drawCharts();
