@@ -10,7 +10,9 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
+import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
 
@@ -58,6 +60,34 @@ public final class Bars {
                 List.of(),
                 "",
                 10.0);
+    }
+
+    /** A workshop's own, composed as a shipped one, under a name that no rule knows. */
+    static Material own(String like, Nature nature, Bulk bulk, Map<String, Ingredient.Measure> measures) {
+        IngredientData data = IngredientData.of(IngredientTable.shipped().get(like));
+        return Material.of(
+                new IngredientData(
+                                "own",
+                                "Our own",
+                                data.gramsIn100(),
+                                data.dextroseEquivalent(),
+                                data.saturates(),
+                                data.liquidFat(),
+                                data.sodium(),
+                                data.couverture(),
+                                nature,
+                                data.densityGramsPerMl(),
+                                bulk,
+                                data.dryActivity(),
+                                measures,
+                                List.of(),
+                                List.of(),
+                                data.basis(),
+                                Map.of(),
+                                "",
+                                "")
+                        .ingredient(),
+                null);
     }
 
     static BarStack of(Bar bar, Cavity cavity) {

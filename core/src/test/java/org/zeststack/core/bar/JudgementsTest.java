@@ -24,8 +24,7 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Family;
-import org.zeststack.core.ingredient.IngredientData;
-import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Nature;
 
 /** What is judged by what a thing is; each bound from both sides. Facts of the trade are common practice, no source. */
@@ -198,8 +197,11 @@ public class JudgementsTest {
     public void aWorkshopsOwnIsJudgedByItsNature() {
         Map<String, Material> materials = new HashMap<>(Bars.MATERIALS);
         materials.put(
-                "our-oat-cake", own("our-oat-cake", "biscuit-shortbread", new Nature(Nature.Kind.BAKERY, Set.of())));
-        materials.put("our-coating", own("our-coating", "compound-dark", new Nature(Nature.Kind.COMPOUND, Set.of())));
+                "our-oat-cake",
+                Bars.own("biscuit-shortbread", new Nature(Nature.Kind.BAKERY, Set.of()), Bulk.MASSIVE, Map.of()));
+        materials.put(
+                "our-coating",
+                Bars.own("compound-dark", new Nature(Nature.Kind.COMPOUND, Set.of()), Bulk.MASSIVE, Map.of()));
         Bar bar = new Bar(
                 Build.SLAB,
                 new Body.Slab(300, 200, 60, 25, 0, 0, 0),
@@ -220,32 +222,5 @@ public class JudgementsTest {
                 .toList();
         assertTrue(told.stream().anyMatch(m -> m.contains("compound")), told.toString());
         assertTrue(told.stream().anyMatch(m -> m.contains("bakery ware")), told.toString());
-    }
-
-    private static Material own(String slug, String like, Nature nature) {
-        IngredientData data = IngredientData.of(IngredientTable.shipped().get(like));
-        return Material.of(
-                new IngredientData(
-                                slug,
-                                slug,
-                                data.gramsIn100(),
-                                42,
-                                data.saturates(),
-                                data.liquidFat(),
-                                0.0,
-                                "",
-                                nature,
-                                data.densityGramsPerMl(),
-                                data.bulk(),
-                                data.dryActivity(),
-                                Map.of(),
-                                List.of(),
-                                List.of(),
-                                data.basis(),
-                                Map.of(),
-                                "",
-                                "")
-                        .ingredient(),
-                null);
     }
 }

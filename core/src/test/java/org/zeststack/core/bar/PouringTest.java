@@ -15,9 +15,13 @@ import static org.zeststack.core.bar.Bars.moulded;
 import static org.zeststack.core.bar.Bars.shell;
 
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.cavity.HalfEllipsoid;
+import org.zeststack.core.ingredient.Bulk;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.Nature;
 
 /** What lies in each other's way, what stands in what, and what airy things weigh. */
 public class PouringTest {
@@ -70,30 +74,7 @@ public class PouringTest {
     @Test
     public void whatNobodyHasWeighedIsARange() {
         var shop = Bars.MATERIALS.get("wafer-sheet");
-        var wafer = org.zeststack.core.ingredient.IngredientTable.shipped().get("wafer-sheet");
-        var data = org.zeststack.core.ingredient.IngredientData.of(wafer);
-        var own = new org.zeststack.core.ingredient.IngredientData(
-                        "own-wafer",
-                        "Own oat wafer",
-                        data.gramsIn100(),
-                        42,
-                        0,
-                        0,
-                        0.0,
-                        "",
-                        null,
-                        0,
-                        org.zeststack.core.ingredient.Bulk.UNKNOWN,
-                        0.2,
-                        java.util.Map.of(),
-                        List.of(),
-                        List.of(),
-                        data.basis(),
-                        java.util.Map.of(),
-                        "",
-                        "")
-                .ingredient();
-        Material unknown = Material.of(own, null);
+        Material unknown = Bars.own("wafer-sheet", Nature.PLAIN, Bulk.UNKNOWN, Map.of());
         assertFalse(unknown.density().known());
         var materials = new java.util.HashMap<>(Bars.MATERIALS);
         materials.put("own-wafer", unknown);
@@ -119,28 +100,9 @@ public class PouringTest {
         assertTrue(codes(stack).contains("density-unknown"), codes(stack).toString());
         assertTrue(shop.density().known(), "the open table knows its wafers");
         // A cup of 24 g: pieces fill about 0.6 of it, give or take a quarter (common practice, no source).
-        var cupped = new org.zeststack.core.ingredient.IngredientData(
-                        "own-puffs",
-                        "Own puffs",
-                        data.gramsIn100(),
-                        42,
-                        0,
-                        0,
-                        0.0,
-                        "",
-                        null,
-                        0,
-                        org.zeststack.core.ingredient.Bulk.UNKNOWN,
-                        0.2,
-                        java.util.Map.of("cup", new org.zeststack.core.ingredient.Ingredient.Measure(24, false)),
-                        List.of(),
-                        List.of(),
-                        data.basis(),
-                        java.util.Map.of(),
-                        "",
-                        "")
-                .ingredient();
-        near(Material.of(cupped, null).densityGramsPerMl(), 24 / 236.588 / 0.6, 1e-9, "from its measured cup");
+        Material cupped =
+                Bars.own("wafer-sheet", Nature.PLAIN, Bulk.UNKNOWN, Map.of("cup", new Ingredient.Measure(24, false)));
+        near(cupped.densityGramsPerMl(), 24 / 236.588 / 0.6, 1e-9, "from its measured cup");
         BarStack weighed = BarStack.of(
                 bar.with(List.of(
                         shell(1.5),

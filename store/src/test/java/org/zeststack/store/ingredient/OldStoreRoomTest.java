@@ -4,11 +4,13 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.Set;
 import org.flywaydb.core.Flyway;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.store.TestDatabase;
 
 /** A store room in use learns what new ones know, and keeps what somebody changed by hand. */
@@ -44,6 +46,13 @@ public class OldStoreRoomTest {
         db.execute(insert, "wafer-sheet", WAFER, 3);
         db.execute(insert, "glycerol", GLYCEROL, 0);
         db.execute(insert, "coconut-oil", COCONUT, 0);
+        db.execute(insert, "compound-ours", COCONUT.replace("coconut-oil", "compound-ours"), 0);
+        db.execute(
+                insert,
+                "our-sparks",
+                COCONUT.replace("coconut-oil", "our-sparks")
+                        .replace("\"caution\": \"\"", "\"caution\": \"Must stay dry\""),
+                0);
         Flyway.configure()
                 .dataSource(database.url(), database.user(), "")
                 .load()
@@ -54,6 +63,9 @@ public class OldStoreRoomTest {
         assertEquals(table.get("glycerol").per100Grams().grams(Part.GLYCEROL), 99.5);
         assertEquals(table.get("glycerol").per100Grams().grams(Part.POLYOLS), 0.0);
         assertEquals(table.get("coconut-oil").liquidFatPer100Grams(), 63.0, "nobody had changed it");
+        assertEquals(table.get("wafer-sheet").nature(), new Nature(Nature.Kind.BAKERY, Set.of(Nature.Risk.STAY_DRY)));
+        assertEquals(table.get("compound-ours").nature(), new Nature(Nature.Kind.COMPOUND, Set.of()));
+        assertEquals(table.get("our-sparks").nature(), new Nature(Nature.Kind.PLAIN, Set.of(Nature.Risk.STAY_DRY)));
         assertTrue(table.find("sorbitol").isPresent(), "new ingredients come too");
         table.all().forEach(i -> i.check());
     }

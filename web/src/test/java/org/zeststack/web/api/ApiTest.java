@@ -14,19 +14,16 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.store.people.Tokens;
-import org.zeststack.web.TestApp;
 import org.zeststack.web.demo.DemoPeople;
 import org.zeststack.web.security.TokenText;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The calculators as a program sees them. */
-public class ApiTest {
+public class ApiTest extends DemoCalls {
 
     private static final String CAVITY = "{\"openingLengthMm\":118,\"openingWidthMm\":32,\"floorLengthMm\":112,"
             + "\"floorWidthMm\":26,\"depthMm\":14,\"shellMm\":%s,\"backMm\":2,\"backLeastMm\":1,\"backGreatestMm\":3,"
@@ -36,19 +33,6 @@ public class ApiTest {
 
     private final HttpClient client = HttpClient.newHttpClient();
     private final JsonMapper json = new JsonMapper();
-    private TestApp app;
-    private Caller caller;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-        caller = new Caller(app);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
 
     private HttpResponse<String> post(String path, String token, String body) throws Exception {
         return caller.post(path, token, body);

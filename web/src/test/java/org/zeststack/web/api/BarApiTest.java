@@ -3,19 +3,14 @@ package org.zeststack.web.api;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Whole bars assembled for programs, and ten bad ones whose faults were planted before the rules were written. */
-public class BarApiTest {
+public class BarApiTest extends DemoCalls {
 
     private static final String PLAIN = """
             {"build": "moulded",
@@ -26,35 +21,18 @@ public class BarApiTest {
                         {"kind": "back", "of": "couverture-dark-66", "by": "mm", "amount": 2}]}
             """;
 
-    private TestApp app;
-    private Caller caller;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-        caller = new Caller(app);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
-
     @DataProvider
     public Object[][] badBars() throws Exception {
-        try (InputStream file = BarApiTest.class.getResourceAsStream("/org/zeststack/web/bar/bad-bars.json")) {
-            JsonNode bars = new JsonMapper().readTree(file);
-            Object[][] rows = new Object[bars.size()][];
-            for (int i = 0; i < rows.length; i++) {
-                JsonNode bar = bars.get(i);
-                List<String> planted = new ArrayList<>();
-                bar.get("planted").forEach(code -> planted.add(code.stringValue()));
-                rows[i] = new Object[] {
-                    bar.get("story").stringValue(), bar.get("bar").toString(), planted
-                };
-            }
-            return rows;
+        JsonNode bars = cases("/org/zeststack/web/bar/bad-bars.json");
+        Object[][] rows = new Object[bars.size()][];
+        for (int i = 0; i < rows.length; i++) {
+            JsonNode bar = bars.get(i);
+            List<String> planted = new ArrayList<>();
+            bar.get("planted").forEach(code -> planted.add(code.stringValue()));
+            rows[i] =
+                    new Object[] {bar.get("story").stringValue(), bar.get("bar").toString(), planted};
         }
+        return rows;
     }
 
     @Test(dataProvider = "badBars")

@@ -2,23 +2,18 @@ package org.zeststack.web.api;
 
 import static org.testng.Assert.assertEquals;
 
-import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Thirty bars that a master of the trade would let pass and thirty with planted faults, judged by someone who had not seen the rules.
  * A good one must be quiet, every planted fault named with its weight, and nothing said that is not there.
  */
-public class JudgedBarsTest {
+public class JudgedBarsTest extends DemoCalls {
 
     private static final String GOOD_TO_KNOW = "good-to-know";
 
@@ -29,31 +24,15 @@ public class JudgedBarsTest {
     private static final Map<String, List<String>> ARGUED = Map.of(
             "marzipan bar with 24.3 % chocolate sold as filled chocolate", List.of("wants will-fail name-not-met"));
 
-    private TestApp app;
-    private Caller caller;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-        caller = new Caller(app);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
-
     @DataProvider
     public Object[][] bars() throws Exception {
-        try (InputStream file = JudgedBarsTest.class.getResourceAsStream("judged-bars.json")) {
-            JsonNode bars = new JsonMapper().readTree(file);
-            Object[][] rows = new Object[bars.size()][];
-            for (int i = 0; i < rows.length; i++) {
-                rows[i] = new Object[] {bars.get(i).get("name").asString(), bars.get(i)};
-            }
-            assertEquals(rows.length, 60);
-            return rows;
+        JsonNode bars = cases("judged-bars.json");
+        Object[][] rows = new Object[bars.size()][];
+        for (int i = 0; i < rows.length; i++) {
+            rows[i] = new Object[] {bars.get(i).get("name").asString(), bars.get(i)};
         }
+        assertEquals(rows.length, 60);
+        return rows;
     }
 
     @Test(dataProvider = "bars")

@@ -2,49 +2,28 @@ package org.zeststack.web.api;
 
 import static org.testng.Assert.assertEquals;
 
-import java.io.InputStream;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Sixty calls and what was answered before runs, coats and porous goods were set right: programs must get the same numbers wherever
  * none of that is in play. Fields that came later are not compared. An answer that changes on purpose is recorded anew, with the
  * reason in the commit.
  */
-public class RecordedAnswersTest {
+public class RecordedAnswersTest extends DemoCalls {
 
     private static final double SAME = 1e-9;
 
-    private TestApp app;
-    private Caller caller;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-        caller = new Caller(app);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
-
     @DataProvider
     public Object[][] calls() throws Exception {
-        try (InputStream file = RecordedAnswersTest.class.getResourceAsStream("recorded-answers.json")) {
-            JsonNode calls = new JsonMapper().readTree(file);
-            Object[][] rows = new Object[calls.size()][];
-            for (int i = 0; i < rows.length; i++) {
-                rows[i] = new Object[] {i, calls.get(i)};
-            }
-            assertEquals(rows.length, 60);
-            return rows;
+        JsonNode calls = cases("recorded-answers.json");
+        Object[][] rows = new Object[calls.size()][];
+        for (int i = 0; i < rows.length; i++) {
+            rows[i] = new Object[] {i, calls.get(i)};
         }
+        assertEquals(rows.length, 60);
+        return rows;
     }
 
     @Test(dataProvider = "calls")
