@@ -6,6 +6,7 @@ import static org.zeststack.core.bar.BarCalls.grams;
 import static org.zeststack.core.bar.BarCalls.mm;
 import static org.zeststack.core.bar.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -361,8 +362,13 @@ final class FitCalls {
                 code,
                 "%s is %s too %s where it rests, %s mm up. %s"
                         .formatted(layer.name(), mm(over), how, fixed(layer.fromMm(), 1), advice),
-                "%s mm + spread and 0.5 mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
-                        .formatted(fixed(size, 1), fixed(play, 1), fixed(size + play, 1), fixed(room, 1)),
+                "%s mm + spread and %s mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
+                        .formatted(
+                                fixed(size, 1),
+                                plain(INSERT_CLEARANCE.least()),
+                                fixed(play, 1),
+                                fixed(size + play, 1),
+                                fixed(room, 1)),
                 GEOMETRY,
                 change);
     }
@@ -448,7 +454,11 @@ final class FitCalls {
                     "overfull",
                     "The loose content takes %s mL lying loose; the hollow has %s mL."
                             .formatted(fixed(bulk, 1), fixed(room, 1)),
-                    "%s mL / 0.6 = %s mL".formatted(fixed(bulk * LOOSE_PIECES.greatest(), 1), fixed(bulk, 1)),
+                    "%s mL / %s = %s mL"
+                            .formatted(
+                                    fixed(bulk * LOOSE_PIECES.greatest(), 1),
+                                    plain(LOOSE_PIECES.greatest()),
+                                    fixed(bulk, 1)),
                     PRACTICE);
         }
     }

@@ -14,6 +14,7 @@ import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.judge.Bound;
 import org.zeststack.core.naming.ChocolateName;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.weighing.AverageQuantity;
 
 /** What the piece may be called, what it declares, and what it must warn of. */
@@ -29,6 +30,8 @@ final class NameCalls {
             Bar.SoldAs.CHOCOLATE, ChocolateName.CHOCOLATE,
             Bar.SoldAs.MILK_CHOCOLATE, ChocolateName.MILK,
             Bar.SoldAs.WHITE_CHOCOLATE, ChocolateName.WHITE);
+
+    private static final String NEEDED = Numbers.plain(100 * ChocolateName.FILLED_OUTSIDE.least());
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -136,8 +139,8 @@ final class NameCalls {
         boolean bakery = stack.layers().stream()
                 .anyMatch(l -> !l.outside() && l.material().isBakery());
         boolean enough = share >= ChocolateName.FILLED_OUTSIDE.least();
-        String arithmetic = "%s chocolate outside / %s piece = %s; needed 25 %%"
-                .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams()), percent(share));
+        String arithmetic = "%s chocolate outside / %s piece = %s; needed %s %%"
+                .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams()), percent(share), NEEDED);
         if (wanted && bakery) {
             calls.add(
                     Weight.WILL_FAIL,
@@ -151,8 +154,8 @@ final class NameCalls {
             calls.add(
                     Weight.WILL_FAIL,
                     "name-not-met",
-                    "Chocolate is %s of the piece: it may not be called filled chocolate (25 %% needed)."
-                            .formatted(percent(share)),
+                    "Chocolate is %s of the piece: it may not be called filled chocolate (%s %% needed)."
+                            .formatted(percent(share), NEEDED),
                     arithmetic,
                     ChocolateName.SOURCE,
                     ownName());

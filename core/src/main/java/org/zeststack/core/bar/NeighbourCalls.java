@@ -113,8 +113,13 @@ final class NeighbourCalls {
                 "crisp-beside-wet",
                 "%s will turn soft: water moves into it from %s. Coat it in cocoa butter or couverture, or lay one of them between."
                         .formatted(dry.name(), wet.name()),
-                "a_w %s in %s, %s in %s; crisp up to about 0.40"
-                        .formatted(fixed(there, 2), wet.name(), fixed(crisp.waterActivity(), 2), dry.name()),
+                "a_w %s in %s, %s in %s; crisp up to about %s"
+                        .formatted(
+                                fixed(there, 2),
+                                wet.name(),
+                                fixed(crisp.waterActivity(), 2),
+                                dry.name(),
+                                fixed(Neighbours.crispUpTo(), 2)),
                 "Water moves from the higher water activity to the lower; the bound is common practice, no source.");
     }
 

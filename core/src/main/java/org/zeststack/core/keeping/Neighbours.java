@@ -4,7 +4,7 @@ import org.zeststack.core.judge.Bound;
 
 /**
  * Water between two parts that touch: it moves from the higher water activity to the lower until both are alike. Crisp things
- * turn soft above about 0.40 (common practice, no source).
+ * turn soft above a bound of the table.
  */
 public final class Neighbours {
 
@@ -20,9 +20,14 @@ public final class Neighbours {
         return fatFraction >= BARRIER_FAT.least() && waterFraction <= BARRIER_WATER.greatest();
     }
 
+    /** Water activity up to which crisp goods are crisp. */
+    public static double crispUpTo() {
+        return CRISP_ACTIVITY.greatest();
+    }
+
     /** Whether dry goods of that activity are crisp. */
     public static boolean isCrisp(double activity) {
-        return activity <= CRISP_ACTIVITY.greatest();
+        return activity <= crispUpTo();
     }
 
     /** Whether what is crisp is soft within days beside something of that activity. */
@@ -32,6 +37,6 @@ public final class Neighbours {
 
     /** Whether something crisp would turn soft beside something of that activity. */
     public static boolean softens(double crispActivity, double otherActivity) {
-        return otherActivity > CRISP_ACTIVITY.greatest() && otherActivity > crispActivity;
+        return otherActivity > crispUpTo() && otherActivity > crispActivity;
     }
 }

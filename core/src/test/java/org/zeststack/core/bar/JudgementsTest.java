@@ -122,6 +122,9 @@ public class JudgementsTest {
         BarLayer under = BarLayer.grams(LayerKind.INCLUSION, "almond-slivered", 0.62 * cavity * density);
         BarLayer over = BarLayer.grams(LayerKind.INCLUSION, "almond-slivered", 0.66 * cavity * density);
         assertFalse(codes(moulded(TAPERED, chocolate, under)).contains("inclusions-too-many"));
+        BarLayer standing = BarLayer.pieces("almond-slivered", 1, 0.66 * cavity * density, 0.5);
+        assertFalse(
+                codes(moulded(TAPERED, chocolate, standing)).contains("inclusions-too-many"), "half of them lie in it");
         assertTrue(codes(moulded(TAPERED, chocolate, over)).contains("inclusions-too-many"));
     }
 
@@ -168,6 +171,13 @@ public class JudgementsTest {
                 .contains("whole-nuts-choking"));
         assertFalse(codes(moulded(TAPERED, shell(1.5), CARAMEL_FILLS, slivers, back(2)))
                 .contains("whole-nuts-choking"));
+    }
+
+    @Test
+    public void compoundIsDrawnByItsCocoa() {
+        assertEquals(Bars.MATERIALS.get("compound-dark").pattern(), "dark");
+        assertEquals(Bars.MATERIALS.get("compound-milk").pattern(), "milk");
+        assertEquals(Bars.MATERIALS.get("compound-white").pattern(), "white");
     }
 
     @DataProvider

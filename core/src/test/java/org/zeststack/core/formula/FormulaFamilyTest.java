@@ -19,6 +19,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.quantity.InvalidInput;
 
 public class FormulaFamilyTest {
@@ -146,7 +147,8 @@ public class FormulaFamilyTest {
     @Test
     public void formulasContainOthersButNeverThemselves() {
         Map<FormulaLink, NamedFormula> kept = new HashMap<>();
-        Formula inner = formula(Family.CARAMEL, 118.0, "sugar", 350, "glucose-syrup-42", 250, "cream-35", 400);
+        Formula inner =
+                formula(Family.CARAMEL, 118.0, "sugar", 330, "honey", 20, "glucose-syrup-42", 250, "cream-35", 400);
         kept.put(new FormulaLink(1, 2), new NamedFormula(1, "Harbour caramel", 2, inner));
         Formula mix = formula(Family.CRUNCH, null, "formula:1:2", 300, "rice-crisped", 100);
         kept.put(new FormulaLink(2, 1), new NamedFormula(2, "Caramel crunch", 1, mix));
@@ -165,6 +167,7 @@ public class FormulaFamilyTest {
                 1e-9,
                 "the finished composition counts");
         assertTrue(needs.table().get("formula:2:1").allergens().contains("milk"));
+        assertTrue(needs.table().get("formula:2:1").nature().is(Nature.Risk.INFANTS), "honey is in it, however deep");
         InvalidInput circle = expectThrows(
                 InvalidInput.class,
                 () -> FormulaBook.needs(

@@ -34,7 +34,8 @@ public class ChocolateNameTest {
             {ChocolateName.CHOCOLATE, of(24, 13, 0, 0, 3), List.of("dry non-fat cocoa 13.0 %, needed 14 %")},
             {ChocolateName.COUVERTURE, of(31, 4, 0, 0, 1), List.of()},
             {ChocolateName.COUVERTURE, of(30, 6, 0, 0, 1), List.of("cocoa butter 30.0 %, needed 31 %")},
-            {ChocolateName.MILK, of(21.5, 3.5, 3.5, 6, 5.375), List.of()},
+            {ChocolateName.MILK, of(21.5, 3.5, 3.5, 6, 4.5), List.of()},
+            {ChocolateName.MILK, of(21.5, 3.5, 3.5, 6, 4.4), List.of("dry milk 13.9 %, needed 14 %")},
             {ChocolateName.MILK, of(22, 3, 3, 6, 5.75), List.of("milk fat 3.0 %, needed 3.5 %")},
             {ChocolateName.MILK_COUVERTURE, of(27, 3, 4, 6, 4.75), List.of()},
             {
@@ -46,6 +47,19 @@ public class ChocolateNameTest {
             {ChocolateName.WHITE, of(19, 0, 4, 6, 4), List.of("cocoa butter 19.0 %, needed 20 %")},
             {ChocolateName.WHITE, of(20, 0, 4, 5, 4), List.of("dry milk 13.0 %, needed 14 %")},
         };
+    }
+
+    /** What milk brings besides fat, sugar and protein is its ash. */
+    @Test
+    public void theAshOfMilkIsDryMilk() {
+        Map<Part, Double> white = Map.of(
+                Part.COCOA_BUTTER, 20.0,
+                Part.MILK_FAT, 4.0,
+                Part.LACTOSE, 5.0,
+                Part.PROTEIN, 4.0,
+                Part.ASH, 1.0,
+                Part.SUCROSE, 66.0);
+        assertEquals(ChocolateName.WHITE.lacks(Composition.of(white, 42)), List.of());
     }
 
     @Test(dataProvider = "masses")
