@@ -188,6 +188,7 @@ public class JudgementsTest {
             {"almond-slivered", Nature.Kind.NUT, false},
             {"cocoa-powder", Nature.Kind.POWDER, false},
             {"raisin", Nature.Kind.PLAIN, false},
+            {"oats-rolled", Nature.Kind.PLAIN, false},
         };
     }
 
