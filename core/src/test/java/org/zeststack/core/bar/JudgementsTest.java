@@ -122,7 +122,7 @@ public class JudgementsTest {
         BarLayer under = BarLayer.grams(LayerKind.INCLUSION, "almond-slivered", 0.62 * cavity * density);
         BarLayer over = BarLayer.grams(LayerKind.INCLUSION, "almond-slivered", 0.66 * cavity * density);
         assertFalse(codes(moulded(TAPERED, chocolate, under)).contains("inclusions-too-many"));
-        BarLayer standing = BarLayer.pieces("almond-slivered", 1, 0.66 * cavity * density, 0.5);
+        BarLayer standing = BarLayer.pieces("almond-slivered", 1, 1.2 * cavity * density, 0.5);
         assertFalse(
                 codes(moulded(TAPERED, chocolate, standing)).contains("inclusions-too-many"), "half of them lie in it");
         assertTrue(codes(moulded(TAPERED, chocolate, over)).contains("inclusions-too-many"));
