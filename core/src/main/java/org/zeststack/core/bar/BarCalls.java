@@ -12,6 +12,9 @@ import org.zeststack.core.quantity.Numbers;
 final class BarCalls {
 
     static final String PRACTICE = "Common practice, no source.";
+    /** A height that nobody sees. */
+    static final double SMALL_MM = 0.05;
+
     static final String GEOMETRY = "Geometry of the design.";
 
     private final BarStack stack;
@@ -23,7 +26,9 @@ final class BarCalls {
 
     static List<Call> of(BarStack stack) {
         BarCalls calls = new BarCalls(stack);
+        ContentCalls.add(calls);
         FitCalls.add(calls);
+        InsertCalls.add(calls);
         AirCalls.add(calls);
         ThicknessCalls.add(calls);
         NeighbourCalls.add(calls);

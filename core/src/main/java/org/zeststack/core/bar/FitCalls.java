@@ -6,26 +6,18 @@ import static org.zeststack.core.bar.BarCalls.grams;
 import static org.zeststack.core.bar.BarCalls.mm;
 import static org.zeststack.core.bar.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.fixed;
-import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.cavity.Hollow;
-import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.judge.Bound;
 
-/** Whether everything has room in the cavity: fillings below the seal line, inserts inside the lined walls. */
+/** Whether everything has room in the cavity: fillings below the seal line, a back that closes. */
 final class FitCalls {
 
-    private static final Bound INSERT_CLEARANCE = Bound.of("insert-clearance");
-    private static final Bound PACKED_PIECES = Bound.of("packed-pieces");
-    private static final Bound LOOSE_PIECES = Bound.of("loose-pieces");
-
     private static final double SMALL_ML = 1e-6;
-    private static final double SMALL_MM = 0.05;
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -48,78 +40,10 @@ final class FitCalls {
                     "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)),
                     GEOMETRY);
         }
-        crowded(calls);
         if (frame instanceof Frame.Moulded moulded) {
             FitCalls fit = new FitCalls(calls, moulded);
-            fit.enclosed();
             fit.room();
             fit.back();
-            fit.inserts();
-            fit.loose();
-        }
-    }
-
-    /** Pieces that lie in a layer leave room between them that the layer must fill. */
-    private static void crowded(BarCalls calls) {
-        List<StackLayer> layers = calls.stack().layers();
-        for (StackLayer level : layers) {
-            if (!level.kind().level()) {
-                continue;
-            }
-            List<StackLayer> in = layers.stream()
-                    .filter(l -> l.kind() == LayerKind.INCLUSION && NeighbourCalls.touch(level, l))
-                    .filter(l -> l.design().embedded() > 0)
-                    .toList();
-            double ml = in.stream()
-                    .mapToDouble(l -> l.volumeMl() * l.design().embedded())
-                    .sum();
-            double share = ml / (ml + level.volumeMl());
-            if (share > PACKED_PIECES.greatest()) {
-                calls.add(
-                        Weight.WILL_FAIL,
-                        "inclusions-too-many",
-                        "%s is too little to wrap what lies in it: loose pieces fill no more than %s of a room."
-                                .formatted(level.name(), BarCalls.percent(PACKED_PIECES.greatest())),
-                        "%s mL of pieces in %s mL: %s"
-                                .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)),
-                        "Random close packing of spheres, Scott and Kilgour 1969 (value from memory).");
-            }
-        }
-    }
-
-    /** A moulded bar is lined, and closed, wherever it is not couverture or compound all through. */
-    private void enclosed() {
-        if (stack.bar().build() != Build.MOULDED) {
-            return;
-        }
-        List<StackLayer> soft = stack.layers().stream()
-                .filter(l -> l.kind().level() || l.kind() == LayerKind.INSERT)
-                .filter(l -> !l.material().isCoating())
-                .toList();
-        if (soft.isEmpty()) {
-            return;
-        }
-        if (stack.first(LayerKind.SHELL).isEmpty()) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "no-shell",
-                    "Nothing lines the cavity: %s holds on to the mould. Line it with couverture first."
-                            .formatted(soft.get(0).name()),
-                    "a moulded bar without a shell",
-                    PRACTICE);
-        }
-        StackLayer last = soft.get(soft.size() - 1);
-        boolean covered = stack.layers().stream()
-                .anyMatch(l -> l.index() > last.index()
-                        && l.kind().level()
-                        && l.material().isCoating());
-        if (!covered) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "no-back",
-                    "Nothing closes the back: %s dries out and leaks. Close it with couverture.".formatted(last.name()),
-                    "a moulded bar without a back",
-                    PRACTICE);
         }
     }
 
@@ -137,12 +61,12 @@ final class FitCalls {
                     "the layers want %s mL more than there is".formatted(fixed(frame.lackingMl(), 2)),
                     "%s mL inside, of which they want %s mL more"
                             .formatted(fixed(frame.inside().volumeMl(), 2), fixed(frame.lackingMl(), 2)));
-        } else if (frame.lackingMm() > SMALL_MM || nothingLeft()) {
+        } else if (frame.lackingMm() > BarCalls.SMALL_MM || nothingLeft(stack)) {
             doesNotFit(
                     "the layers are %s higher than the inside, and nothing is left for what takes the rest"
                             .formatted(mm(frame.lackingMm())),
                     "layers %s mm > inside %s mm".formatted(fixed(inside + frame.lackingMm(), 1), fixed(inside, 1)));
-        } else if (frame.emptyMm() > SMALL_MM && (closed || stack.bar().build() == Build.MOULDED)) {
+        } else if (frame.emptyMm() > BarCalls.SMALL_MM && (closed || stack.bar().build() == Build.MOULDED)) {
             double ml = frame.inside()
                     .volumeMl(
                             frame.inside().topMm() - frame.emptyMm(),
@@ -170,8 +94,9 @@ final class FitCalls {
                 advice.map(a -> a.change).orElse(null));
     }
 
-    private boolean fits() {
-        return frame.lackingMl() <= SMALL_ML && frame.lackingMm() <= SMALL_MM && !nothingLeft();
+    /** Whether all layers have room, the one that takes the rest too. */
+    static boolean fits(BarStack stack, Frame.Moulded frame) {
+        return frame.lackingMl() <= SMALL_ML && frame.lackingMm() <= BarCalls.SMALL_MM && !nothingLeft(stack);
     }
 
     /** The middle of what the back may be; 0 without a back. */
@@ -182,13 +107,13 @@ final class FitCalls {
     }
 
     /** Whether the layer that takes the rest was left without room. */
-    private boolean nothingLeft() {
+    private static boolean nothingLeft(BarStack stack) {
         return stack.layers().stream().anyMatch(l -> l.design().by() == BarLayer.By.REST && l.thicknessMm() < SMALL_ML);
     }
 
     private void back() {
         Optional<StackLayer> closing = stack.first(LayerKind.BACK);
-        if (closing.isEmpty() || !fits()) {
+        if (closing.isEmpty() || !fits(stack, frame)) {
             return;
         }
         StackLayer back = closing.get();
@@ -270,7 +195,7 @@ final class FitCalls {
             return Optional.empty();
         }
         double now = filling.design().amount();
-        boolean less = !fits() || closes && thickness(stack, LayerKind.BACK) < wanted;
+        boolean less = !fits(stack, frame) || closes && thickness(stack, LayerKind.BACK) < wanted;
         var found = new Repair(stack, filling.index(), BarLayer::amount, s -> {
                     double left = room(s) - (closes ? wanted : 0);
                     return less ? left : -left;
@@ -311,155 +236,5 @@ final class FitCalls {
                 .mapToDouble(StackLayer::thicknessMm)
                 .sum();
         return rest + frame.emptyMm() - lacking;
-    }
-
-    private void inserts() {
-        for (StackLayer layer : stack.all(LayerKind.INSERT)) {
-            BarLayer.Insert insert = layer.design().insert();
-            Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), layer.fromMm()));
-            double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
-            double across = insert.acrossMm() + play;
-            double widest = insert.shape() == BarLayer.Shape.DISC ? room.widestDiscMm() : room.widthMm();
-            if (across > widest) {
-                misfit(layer, "insert-too-wide", "wide", across - widest, insert.acrossMm(), play, widest);
-            }
-            if (insert.shape() != BarLayer.Shape.DISC) {
-                double longest = room.longestMm(Math.min(across, room.widthMm()));
-                if (insert.lengthMm() + play > longest) {
-                    misfit(
-                            layer,
-                            "insert-too-long",
-                            "long",
-                            insert.lengthMm() + play - longest,
-                            insert.lengthMm(),
-                            play,
-                            longest);
-                }
-            }
-            proud(layer);
-        }
-    }
-
-    private void misfit(StackLayer layer, String code, String how, double over, double size, double play, double room) {
-        BarLayer.Shape shape = layer.design().insert().shape();
-        boolean length = how.equals("long") || shape == BarLayer.Shape.DISC;
-        var trimmed = new Repair(
-                        stack,
-                        layer.index(),
-                        (l, mm) -> l.with(
-                                length ? l.insert().ofLength(mm) : l.insert().ofWidth(mm)),
-                        s -> length ? room(s, layer, true) : room(s, layer, false))
-                .figure(size, BarLayer.Insert.SIDE_MM.least());
-        Change change = null;
-        String advice = "There is no room for it there.";
-        if (trimmed.isPresent()) {
-            double fits = Math.floor(trimmed.getAsDouble() * 10) / 10;
-            advice = "Trim it to %s mm.".formatted(fixed(fits, 1));
-            change = set(layer, length ? "lengthMm" : "widthMm", fits, "Trim to " + mm(fits));
-        }
-        calls.add(
-                Weight.WILL_FAIL,
-                code,
-                "%s is %s too %s where it rests, %s mm up. %s"
-                        .formatted(layer.name(), mm(over), how, fixed(layer.fromMm(), 1), advice),
-                "%s mm + spread and %s mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
-                        .formatted(
-                                fixed(size, 1),
-                                plain(INSERT_CLEARANCE.least()),
-                                fixed(play, 1),
-                                fixed(size + play, 1),
-                                fixed(room, 1)),
-                GEOMETRY,
-                change);
-    }
-
-    /** Room that an insert leaves on both sides together where it rests, along or across; below 0 where it does not go in. */
-    private static double room(BarStack of, StackLayer layer, boolean along) {
-        Frame.Moulded frame = (Frame.Moulded) of.frame();
-        StackLayer now = of.layers().stream()
-                .filter(l -> l.index() == layer.index())
-                .findFirst()
-                .orElseThrow();
-        BarLayer.Insert insert = now.design().insert();
-        Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), now.fromMm()));
-        double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
-        double across = insert.acrossMm() + play;
-        if (insert.shape() == BarLayer.Shape.DISC) {
-            return room.widestDiscMm() - across;
-        }
-        return along
-                ? room.longestMm(Math.min(across, room.widthMm())) - insert.lengthMm() - play
-                : room.widthMm() - across;
-    }
-
-    /** An insert must lie below the back, and never above the seal line. */
-    private void proud(StackLayer layer) {
-        Optional<StackLayer> back = stack.first(LayerKind.BACK);
-        double top = frame.inside().topMm();
-        double ceiling = back.map(StackLayer::fromMm).orElse(top);
-        double over = layer.toMm() - ceiling;
-        if (over <= SMALL_MM || !fits()) {
-            return;
-        }
-        double seal = back.map(b -> top - MouldedBuild.leastMm(b.design())).orElse(top);
-        var lower = new Repair(
-                        stack, layer.index(), (l, mm) -> l.with(l.insert().ofHeight(mm)), s -> below(s, layer))
-                .figure(layer.design().insert().heightMm(), BarLayer.Insert.HEIGHT_MM.least());
-        Change change = null;
-        String advice = "There is no room for it on that level.";
-        if (lower.isPresent()) {
-            double height = Math.floor(lower.getAsDouble() * 10) / 10;
-            if (height >= BarLayer.Insert.HEIGHT_MM.least()) {
-                advice = "One %s high fits, or press it deeper.".formatted(mm(height));
-                change = set(layer, "heightMm", height, "Height " + mm(height));
-            }
-        }
-        calls.add(
-                layer.toMm() > seal ? Weight.WILL_FAIL : Weight.TAKE_CARE,
-                "insert-proud",
-                "%s stands %s up into the back%s. %s"
-                        .formatted(layer.name(), mm(over), layer.toMm() > seal ? ", above the seal line" : "", advice),
-                "rests at %s mm + %s mm high = %s mm; the back begins at %s mm"
-                        .formatted(
-                                fixed(layer.fromMm(), 1),
-                                fixed(layer.toMm() - layer.fromMm(), 1),
-                                fixed(layer.toMm(), 1),
-                                fixed(ceiling, 1)),
-                GEOMETRY,
-                change);
-    }
-
-    private static double below(BarStack of, StackLayer layer) {
-        double ceiling = of.first(LayerKind.BACK)
-                .map(StackLayer::fromMm)
-                .orElse(((Frame.Moulded) of.frame()).inside().topMm());
-        return of.layers().stream()
-                .filter(l -> l.index() == layer.index())
-                .mapToDouble(l -> ceiling - l.toMm())
-                .sum();
-    }
-
-    /** Loose content of hollow pieces. */
-    private void loose() {
-        List<StackLayer> content = stack.all(LayerKind.INCLUSION);
-        boolean filled = stack.layers().stream().anyMatch(l -> l.kind().level() && l.kind() != LayerKind.BACK);
-        if (content.isEmpty() || filled) {
-            return;
-        }
-        double bulk = content.stream().mapToDouble(StackLayer::volumeMl).sum() / LOOSE_PIECES.greatest();
-        double room = frame.inside().volumeMl() * frame.halves();
-        if (bulk > room) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "overfull",
-                    "The loose content takes %s mL lying loose; the hollow has %s mL."
-                            .formatted(fixed(bulk, 1), fixed(room, 1)),
-                    "%s mL / %s = %s mL"
-                            .formatted(
-                                    fixed(bulk * LOOSE_PIECES.greatest(), 1),
-                                    plain(LOOSE_PIECES.greatest()),
-                                    fixed(bulk, 1)),
-                    PRACTICE);
-        }
     }
 }

@@ -200,11 +200,11 @@ final class ThicknessCalls {
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 care ? "offcuts-high" : "offcuts",
-                "%s of the slab is off-cuts: %s g of %d pieces.%s"
+                "%s of the slab is off-cuts: %s g of %s.%s"
                         .formatted(
                                 percent(cut.offcutFraction()),
                                 fixed(lost, 0),
-                                cut.pieces(),
+                                cut.pieces() == 1 ? "one piece" : cut.pieces() + " pieces",
                                 care ? " Pieces that divide the slab leave less." : ""),
                 "1 − %d × %s × %s mm / (%s × %s mm)"
                         .formatted(
