@@ -2,9 +2,9 @@ package org.zeststack.store;
 
 import java.util.List;
 import java.util.Map;
-import org.zeststack.core.bar.CrossSection;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
+import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.weighing.FillWindow;

@@ -27,7 +27,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.store.workshop.WorkshopStore;
@@ -283,7 +284,7 @@ public class Bench {
             rounds = 0;
             while (System.nanoTime() < end) {
                 BarStack stack = BarStack.of(bar, worked.parts());
-                sum += stack.pieceGrams() + stack.calls().size();
+                sum += stack.pieceGrams() + BarCalls.of(stack).size();
                 rounds++;
             }
         }

@@ -141,7 +141,7 @@ public record Bar(
     }
 
     /** First layer of a kind; −1 where there is none. */
-    int first(LayerKind kind) {
+    public int first(LayerKind kind) {
         for (int i = 0; i < layers.size(); i++) {
             if (layers.get(i).kind() == kind) {
                 return i;

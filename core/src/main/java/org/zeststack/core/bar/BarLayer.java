@@ -2,6 +2,7 @@ package org.zeststack.core.bar;
 
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bound;
 
 /**
  * One layer of a bar as designed.
@@ -134,15 +135,15 @@ public record BarLayer(
         }
 
         /** The same with another length. */
-        Insert ofLength(double mm) {
+        public Insert ofLength(double mm) {
             return new Insert(shape, mm, widthMm, heightMm, areaMm2, spreadMm, sinkMm, rawLengthMm);
         }
 
-        Insert ofWidth(double mm) {
+        public Insert ofWidth(double mm) {
             return new Insert(shape, lengthMm, mm, heightMm, areaMm2, spreadMm, sinkMm, rawLengthMm);
         }
 
-        Insert ofHeight(double mm) {
+        public Insert ofHeight(double mm) {
             return new Insert(shape, lengthMm, widthMm, mm, areaMm2, spreadMm, sinkMm, rawLengthMm);
         }
 
@@ -198,8 +199,18 @@ public record BarLayer(
     }
 
     /** Faces that a coat covers; all where none are said. */
-    Faces coated() {
+    public Faces coated() {
         return faces == null ? Faces.ALL : faces;
+    }
+
+    /** Thinnest that is allowed: its own bound, or else the usual one. */
+    public double least(Bound usual) {
+        return leastMm == null ? usual.least() : leastMm;
+    }
+
+    /** Thickest that is allowed: its own bound, or else the usual one. */
+    public double greatest(Bound usual) {
+        return greatestMm == null ? usual.greatest() : greatestMm;
     }
 
     public BarLayer between(double least, double greatest) {

@@ -110,6 +110,11 @@ public sealed interface Body {
         public String words() {
             return words;
         }
+
+        /** Whether it is cut as a circle across. */
+        public boolean roundAcross() {
+            return this != BLOCK;
+        }
     }
 
     /**

@@ -1,6 +1,3 @@
-/**
- * A bar as a stack of layers in one of five builds: heights, volumes, grams, windows, drawings and calls. Heights in mm, masses in
- * g of one piece, volumes in mL. May use formula, ingredient, cavity, slab, weighing, keeping, naming, temper, method, and what
- * formula is made of: water and heat.
- */
+/** A bar as it is designed: its layers, its build, what it is laid in and how it is finished. Lengths in mm, masses of one piece in g. May
+ * use rule, slab and method. */
 package org.zeststack.core.bar;

@@ -1,2 +1,3 @@
-/** What is judged by: every bound, with its source. May use {@code quantity} only. */
+/** What is said of a bar: calls, each with its arithmetic and what would mend it. May use stack, bar, and what it judges by: rule,
+ * keeping, naming, temper, weighing. */
 package org.zeststack.core.judge;

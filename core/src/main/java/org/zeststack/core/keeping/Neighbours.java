@@ -1,6 +1,6 @@
 package org.zeststack.core.keeping;
 
-import org.zeststack.core.judge.Bound;
+import org.zeststack.core.rule.Bound;
 
 /**
  * Water between two parts that touch: it moves from the higher water activity to the lower until both are alike. Crisp things

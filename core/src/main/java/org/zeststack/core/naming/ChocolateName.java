@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
-import org.zeststack.core.judge.Bound;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bound;
 
 /**
  * Reserved names of Directive 2000/36/EC, Annex I A (values from memory), in per cent of dry matter of the chocolate. Dry cocoa

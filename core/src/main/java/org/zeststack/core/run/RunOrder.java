@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 

@@ -8,12 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.BarStack;
-import org.zeststack.core.bar.CrossSection;
-import org.zeststack.core.bar.Frame;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.Material;
-import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.Formula;
@@ -21,6 +16,12 @@ import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Needs;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.picture.CrossSection;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.sugar.Cook;
 
 /**
@@ -82,7 +83,7 @@ public final class RunPlanner {
                 couvertures,
                 laid,
                 weighing(formulas, couvertures, laid),
-                bar.calls(),
+                BarCalls.of(bar),
                 StepList.of(order, formulas, couvertures, layers, carriers));
     }
 

@@ -3,12 +3,12 @@ package org.zeststack.core.run;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.zeststack.core.bar.CrossSection;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.method.MethodStep;
+import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.weighing.FillWindow;
 import org.zeststack.core.workshop.Thermometer;
 

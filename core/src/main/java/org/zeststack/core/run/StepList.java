@@ -9,9 +9,9 @@ import java.util.List;
 import java.util.Set;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
+import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.temper.TemperWindow;
 
 /**

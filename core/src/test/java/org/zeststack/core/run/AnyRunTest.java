@@ -17,12 +17,6 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
-import org.zeststack.core.bar.BarStack;
-import org.zeststack.core.bar.Frame;
-import org.zeststack.core.bar.Material;
-import org.zeststack.core.bar.Parts;
-import org.zeststack.core.bar.RandomBars;
-import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
@@ -35,10 +29,17 @@ import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.run.EntryBody.Outcome;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.Parts;
+import org.zeststack.core.stack.RandomBars;
+import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -157,7 +158,8 @@ public class AnyRunTest {
                 Parts parts =
                         new Parts(made.cavity(), 1, 0, 1 + random.nextInt(4), 2 * (1 + random.nextInt(6)), MATERIALS);
                 BarStack stack = BarStack.of(made.bar(), parts);
-                boolean fits = stack.calls().stream().noneMatch(c -> c.code().equals("does-not-fit"));
+                boolean fits =
+                        BarCalls.of(stack).stream().noneMatch(c -> c.code().equals("does-not-fit"));
                 if (fits && stack.frame().piecesOfOne() > 0) {
                     return planned(stack, random);
                 }

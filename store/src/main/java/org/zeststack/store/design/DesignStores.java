@@ -4,7 +4,7 @@ import org.jooq.DSLContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.Box;
+import org.zeststack.core.box.Box;
 import org.zeststack.core.formula.Formula;
 
 @Configuration(proxyBeanMethods = false)

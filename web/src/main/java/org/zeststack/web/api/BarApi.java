@@ -8,13 +8,14 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.bar.BarStack;
-import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.web.bar.Assembling;
 import org.zeststack.web.form.FormInput;
@@ -235,7 +236,7 @@ class BarApi {
         answer.put("offcutFraction", stack.frame().offcutFraction());
         answer.put("allergens", stack.allergens());
         answer.put("layers", stack.layers().stream().map(Laid::of).toList());
-        answer.put("calls", stack.calls().stream().map(Judged::of).toList());
+        answer.put("calls", BarCalls.of(stack).stream().map(Judged::of).toList());
         return answer;
     }
 }

@@ -7,11 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.stack.BarStack;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
@@ -38,7 +39,7 @@ class BarActs {
             case "add" -> add(form);
             case "drop" -> Rows.drop(form, words.length > 2 ? words[2] : "", number(words));
             case "up" -> Rows.up(form, words.length > 2 ? words[2] : "", number(words));
-            case "apply" -> stack.ifPresent(s -> apply(form, s.calls(), number(words), rows));
+            case "apply" -> stack.ifPresent(s -> apply(form, BarCalls.of(s), number(words), rows));
             case "method" -> method(form);
             default -> {}
         }

@@ -5,13 +5,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import org.zeststack.core.bar.BarStack;
-import org.zeststack.core.bar.CrossSection;
-import org.zeststack.core.bar.Frame;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.Plan;
-import org.zeststack.core.bar.StackLayer;
+import org.zeststack.core.picture.CrossSection;
+import org.zeststack.core.picture.Plan;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
 import org.zeststack.web.drawing.PlanDrawing;
 import org.zeststack.web.drawing.SectionDrawing;
 

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.zeststack.core.bar.BarStack;
+import org.zeststack.core.stack.BarStack;
 import org.zeststack.web.drawing.PaperTemplate;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;

@@ -3,14 +3,14 @@ package org.zeststack.web.bar;
 import java.util.ArrayList;
 import java.util.List;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Body;
-import org.zeststack.core.bar.CrossSection;
-import org.zeststack.core.bar.Frame;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.cavity.LinedCavity;
+import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
 
 /**
  * A boundary of the drawing that can be dragged or nudged.

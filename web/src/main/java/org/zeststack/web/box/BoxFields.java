@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.Box;
+import org.zeststack.core.box.Box;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.Saved;
 import org.zeststack.web.form.FormInput;

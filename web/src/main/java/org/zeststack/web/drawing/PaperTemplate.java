@@ -11,13 +11,13 @@ import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDType1Font;
 import org.apache.pdfbox.pdmodel.font.Standard14Fonts;
-import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Body;
-import org.zeststack.core.bar.Frame;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.Plan;
-import org.zeststack.core.bar.StackLayer;
 import org.zeststack.core.cavity.Outline;
+import org.zeststack.core.picture.Plan;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
 
 /**
  * True-size templates on A4, to lie under the parchment: what is cut, scored, laid or piped, with a ruler of 100 mm that proves the

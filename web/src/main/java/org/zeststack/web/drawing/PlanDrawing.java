@@ -2,8 +2,8 @@ package org.zeststack.web.drawing;
 
 import java.util.List;
 import java.util.Locale;
-import org.zeststack.core.bar.Plan;
 import org.zeststack.core.cavity.Outline;
+import org.zeststack.core.picture.Plan;
 
 /**
  * What is seen from above, as SVG paths.

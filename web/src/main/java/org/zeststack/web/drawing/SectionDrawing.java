@@ -3,7 +3,7 @@ package org.zeststack.web.drawing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.zeststack.core.bar.CrossSection;
+import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Numbers;
 
 /**

@@ -15,13 +15,14 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.StackLayer;
+import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.StackLayer;
 import org.zeststack.web.TestApp;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
@@ -206,7 +207,7 @@ public class BarFormTest {
         form.typed().put("layer.3.amount", "0.5");
         BarStack stack = page.compute(FormInput.of(form.typed())).stack().orElseThrow();
         int number = 0;
-        while (!stack.calls().get(number).code().equals("back-too-thin")) {
+        while (!BarCalls.of(stack).get(number).code().equals("back-too-thin")) {
             number++;
         }
         act("apply:" + number, form);
@@ -264,12 +265,12 @@ public class BarFormTest {
                         .findFirst()
                         .orElseThrow()
                         .yMm();
-                double high =
-                        org.zeststack.core.bar.CrossSection.across(moved.stack().orElseThrow())
-                                        .depthMm()
-                                - org.zeststack.core.bar.CrossSection.across(
-                                                computed.stack().orElseThrow())
-                                        .depthMm();
+                double high = org.zeststack.core.picture.CrossSection.across(
+                                        moved.stack().orElseThrow())
+                                .depthMm()
+                        - org.zeststack.core.picture.CrossSection.across(
+                                        computed.stack().orElseThrow())
+                                .depthMm();
                 // Pieces that stand grow upwards: the top of the drawing moves with them.
                 double expected = handle.yMm() + step + (high == 0 ? 0 : high);
                 assertEquals(there, expected, 0.02, "bar " + id + ", " + handle.label());

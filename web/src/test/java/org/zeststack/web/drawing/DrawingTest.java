@@ -5,7 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import org.testng.annotations.Test;
-import org.zeststack.core.bar.CrossSection;
+import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.weighing.FillWindow;
 
 public class DrawingTest {

@@ -13,15 +13,15 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.BarStack;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.Material;
-import org.zeststack.core.bar.Parts;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.Parts;
 
 public class PaperTemplateTest {
 

@@ -1,0 +1,141 @@
+package org.zeststack.core.box;
+
+import static org.zeststack.core.judge.BarCalls.grams;
+import static org.zeststack.core.quantity.Numbers.fixed;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.TreeSet;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.explain.Call;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.judge.Keeping;
+import org.zeststack.core.keeping.ShelfBand;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.weighing.AverageQuantity;
+
+/** A box computed: net and gross weight, materials, allergens and calls. */
+public final class BoxContent {
+
+    private final Box box;
+    private final List<Part> parts;
+
+    /** One kind of bar in it. */
+    public record Part(String name, int count, BarStack stack) {
+
+        public double grams() {
+            return count * stack.pieceGrams();
+        }
+    }
+
+    /**
+     * Computes a box.
+     *
+     * @param parts its bars, in the order of its items
+     */
+    public BoxContent(Box box, List<Part> parts) {
+        this.box = box;
+        this.parts = List.copyOf(parts);
+    }
+
+    public List<Part> parts() {
+        return parts;
+    }
+
+    public int pieces() {
+        return parts.stream().mapToInt(Part::count).sum();
+    }
+
+    public double netGrams() {
+        return parts.stream().mapToDouble(Part::grams).sum();
+    }
+
+    public double grossGrams() {
+        return netGrams() + box.packingGrams();
+    }
+
+    /** Materials of all pieces; what has no price is left out. */
+    public double cost() {
+        return parts.stream().mapToDouble(p -> p.count() * p.stack().cost()).sum();
+    }
+
+    public List<String> allergens() {
+        TreeSet<String> all = new TreeSet<>();
+        parts.forEach(p -> all.addAll(p.stack().allergens()));
+        return List.copyOf(all);
+    }
+
+    public List<Call> calls() {
+        List<Call> calls = new ArrayList<>();
+        declared(calls);
+        storage(calls);
+        keeping(calls);
+        if (!allergens().isEmpty()) {
+            calls.add(new Call(
+                    Weight.GOOD_TO_KNOW,
+                    "allergens",
+                    "Contains %s; in one box each bar can carry over to the others."
+                            .formatted(String.join(", ", allergens())),
+                    "of all bars together",
+                    "Regulation (EU) 1169/2011, Annex II (from memory)."));
+        }
+        calls.sort(Comparator.comparing(Call::weight));
+        return calls;
+    }
+
+    private void declared(List<Call> calls) {
+        Double declared = box.declaredGrams();
+        if (declared != null && netGrams() < declared) {
+            String bound = AverageQuantity.DECLARED_GRAMS.holds(declared)
+                    ? "; a single box may be %s g short, the mean not at all"
+                            .formatted(fixed(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
+                    : "";
+            calls.add(new Call(
+                    Weight.WILL_FAIL,
+                    "lighter-than-declared",
+                    "The box holds %s net, %s less than declared."
+                            .formatted(grams(netGrams()), grams(declared - netGrams())),
+                    "%s declared − %s%s".formatted(grams(declared), grams(netGrams()), bound),
+                    "Average system, OIML R 87 and Directive 76/211/EEC (values from memory)."));
+        }
+    }
+
+    private void storage(List<Call> calls) {
+        List<Bar.Storage> kinds =
+                parts.stream().map(p -> p.stack().bar().storage()).distinct().toList();
+        if (kinds.size() > 1) {
+            calls.add(new Call(
+                    Weight.TAKE_CARE,
+                    "storage-differs",
+                    "Its bars are not kept alike: what needs the cold blooms in the room, what does not sweats in the cold.",
+                    String.join("; ", kinds.stream().map(Bar.Storage::words).toList()),
+                    BarCalls.PRACTICE));
+        }
+    }
+
+    private void keeping(List<Call> calls) {
+        parts.stream()
+                .min(Comparator.comparing(p -> Keeping.of(p.stack()).leastWeeks()))
+                .ifPresent(p -> {
+                    Keeping keeping = Keeping.of(p.stack());
+                    calls.add(
+                            keeping.known()
+                                    ? new Call(
+                                            keeping.band() == ShelfBand.WET ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                                            keeping.band() == ShelfBand.WET ? "keeps-days-only" : "keeping",
+                                            "%s decides: %s. A laboratory's measurement and your local rules decide."
+                                                    .formatted(p.name(), keeping.words()),
+                                            keeping.arithmetic(),
+                                            Keeping.SOURCE)
+                                    : new Call(
+                                            Weight.TAKE_CARE,
+                                            "keeps-unknown",
+                                            "How long %s keeps is not known, nor how long the box does. Have it measured."
+                                                    .formatted(p.name()),
+                                            "no water activity for " + keeping.unknown(),
+                                            Keeping.SOURCE));
+                });
+    }
+}

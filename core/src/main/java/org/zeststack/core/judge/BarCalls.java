@@ -1,0 +1,82 @@
+package org.zeststack.core.judge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.zeststack.core.explain.Call;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.StackLayer;
+
+/** Gathers the calls on a bar: the gravest first. */
+public final class BarCalls {
+
+    public static final String PRACTICE = "Common practice, no source.";
+    /** A height that nobody sees. */
+    static final double SMALL_MM = 0.05;
+
+    static final String GEOMETRY = "Geometry of the design.";
+
+    private final BarStack stack;
+    private final List<Call> calls = new ArrayList<>();
+
+    private BarCalls(BarStack stack) {
+        this.stack = stack;
+    }
+
+    public static List<Call> of(BarStack stack) {
+        BarCalls calls = new BarCalls(stack);
+        ContentCalls.add(calls);
+        FitCalls.add(calls);
+        InsertCalls.add(calls);
+        AirCalls.add(calls);
+        ThicknessCalls.add(calls);
+        NeighbourCalls.add(calls);
+        WarmthCalls.add(calls);
+        NameCalls.add(calls);
+        KeepingCalls.add(calls);
+        calls.calls.sort((a, b) -> a.weight().compareTo(b.weight()));
+        return List.copyOf(calls.calls);
+    }
+
+    BarStack stack() {
+        return stack;
+    }
+
+    void add(Weight weight, String code, String message, String arithmetic, String source) {
+        calls.add(new Call(weight, code, message, arithmetic, source));
+    }
+
+    void add(Weight weight, String code, String message, String arithmetic, String source, Change change) {
+        calls.add(new Call(weight, code, message, arithmetic, source, change));
+    }
+
+    /** A change of one field of a layer. */
+    static Change set(StackLayer layer, String field, double amount, String words) {
+        return new Change(words, Map.of("layer." + layer.index() + "." + field, Numbers.plain(round(amount, 2))));
+    }
+
+    static double round(double number, int decimals) {
+        double ten = Math.pow(10, decimals);
+        return Math.round(number * ten) / ten;
+    }
+
+    /** The figure of two decimals at or below a number. */
+    static double floor(double number) {
+        return Math.floor(100 * number + 1e-9) / 100;
+    }
+
+    static String mm(double mm) {
+        return Numbers.fixed(mm, 1) + " mm";
+    }
+
+    public static String grams(double grams) {
+        return Numbers.fixed(grams, 1) + " g";
+    }
+
+    public static String percent(double fraction) {
+        return Numbers.fixed(100 * fraction, 1) + " %";
+    }
+}

@@ -1,0 +1,128 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.judge.BarCalls.PRACTICE;
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.List;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
+
+/** Whether something holds what is in a piece: a shell and a back, a layer around its pieces, a hollow with room. */
+final class ContentCalls {
+
+    private static final Bound PACKED_PIECES = Bound.of("packed-pieces");
+    private static final Bound LOOSE_PIECES = Bound.of("loose-pieces");
+
+    private final BarCalls calls;
+    private final BarStack stack;
+    private final Frame.Moulded frame;
+
+    private ContentCalls(BarCalls calls, Frame.Moulded frame) {
+        this.calls = calls;
+        this.stack = calls.stack();
+        this.frame = frame;
+    }
+
+    static void add(BarCalls calls) {
+        crowded(calls);
+        if (calls.stack().frame() instanceof Frame.Moulded moulded) {
+            ContentCalls content = new ContentCalls(calls, moulded);
+            content.enclosed();
+            content.loose();
+        }
+    }
+
+    /** Pieces that lie in a layer leave room between them that the layer must fill. */
+    private static void crowded(BarCalls calls) {
+        List<StackLayer> layers = calls.stack().layers();
+        for (StackLayer level : layers) {
+            if (!level.kind().level()) {
+                continue;
+            }
+            List<StackLayer> in = layers.stream()
+                    .filter(l -> l.kind() == LayerKind.INCLUSION && NeighbourCalls.touch(level, l))
+                    .filter(l -> l.design().embedded() > 0)
+                    .toList();
+            double ml = in.stream()
+                    .mapToDouble(l -> l.volumeMl() * l.design().embedded())
+                    .sum();
+            double share = ml / (ml + level.volumeMl());
+            if (share > PACKED_PIECES.greatest()) {
+                calls.add(
+                        Weight.WILL_FAIL,
+                        "inclusions-too-many",
+                        "%s is too little to wrap what lies in it: loose pieces fill no more than %s of a room."
+                                .formatted(level.name(), BarCalls.percent(PACKED_PIECES.greatest())),
+                        "%s mL of pieces in %s mL: %s"
+                                .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)),
+                        "Random close packing of spheres, Scott and Kilgour 1969 (value from memory).");
+            }
+        }
+    }
+
+    /** A moulded bar is lined, and closed, wherever it is not couverture or compound all through. */
+    private void enclosed() {
+        if (stack.bar().build() != Build.MOULDED) {
+            return;
+        }
+        List<StackLayer> soft = stack.layers().stream()
+                .filter(l -> l.kind().level() || l.kind() == LayerKind.INSERT)
+                .filter(l -> !l.material().isCoating())
+                .toList();
+        if (soft.isEmpty()) {
+            return;
+        }
+        if (stack.first(LayerKind.SHELL).isEmpty()) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "no-shell",
+                    "Nothing lines the cavity: %s holds on to the mould. Line it with couverture first."
+                            .formatted(soft.get(0).name()),
+                    "a moulded bar without a shell",
+                    PRACTICE);
+        }
+        StackLayer last = soft.get(soft.size() - 1);
+        boolean covered = stack.layers().stream()
+                .anyMatch(l -> l.index() > last.index()
+                        && l.kind().level()
+                        && l.material().isCoating());
+        if (!covered) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "no-back",
+                    "Nothing closes the back: %s dries out and leaks. Close it with couverture.".formatted(last.name()),
+                    "a moulded bar without a back",
+                    PRACTICE);
+        }
+    }
+
+    /** Loose content of hollow pieces. */
+    private void loose() {
+        List<StackLayer> content = stack.all(LayerKind.INCLUSION);
+        boolean filled = stack.layers().stream().anyMatch(l -> l.kind().level() && l.kind() != LayerKind.BACK);
+        if (content.isEmpty() || filled) {
+            return;
+        }
+        double bulk = content.stream().mapToDouble(StackLayer::volumeMl).sum() / LOOSE_PIECES.greatest();
+        double room = frame.inside().volumeMl() * frame.halves();
+        if (bulk > room) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "overfull",
+                    "The loose content takes %s mL lying loose; the hollow has %s mL."
+                            .formatted(fixed(bulk, 1), fixed(room, 1)),
+                    "%s mL / %s = %s mL"
+                            .formatted(
+                                    fixed(bulk * LOOSE_PIECES.greatest(), 1),
+                                    plain(LOOSE_PIECES.greatest()),
+                                    fixed(bulk, 1)),
+                    PRACTICE);
+        }
+    }
+}

@@ -1,0 +1,167 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.judge.BarCalls.GEOMETRY;
+import static org.zeststack.core.judge.BarCalls.mm;
+import static org.zeststack.core.judge.BarCalls.set;
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.Optional;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.cavity.Outline;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
+
+/** Whether inserts go in between the lined walls and stay below what covers them. */
+final class InsertCalls {
+
+    private static final Bound INSERT_CLEARANCE = Bound.of("insert-clearance");
+
+    private final BarCalls calls;
+    private final BarStack stack;
+    private final Frame.Moulded frame;
+
+    private InsertCalls(BarCalls calls, Frame.Moulded frame) {
+        this.calls = calls;
+        this.stack = calls.stack();
+        this.frame = frame;
+    }
+
+    static void add(BarCalls calls) {
+        if (calls.stack().frame() instanceof Frame.Moulded moulded) {
+            new InsertCalls(calls, moulded).inserts();
+        }
+    }
+
+    private void inserts() {
+        for (StackLayer layer : stack.all(LayerKind.INSERT)) {
+            BarLayer.Insert insert = layer.design().insert();
+            Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), layer.fromMm()));
+            double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
+            double across = insert.acrossMm() + play;
+            double widest = insert.shape() == BarLayer.Shape.DISC ? room.widestDiscMm() : room.widthMm();
+            if (across > widest) {
+                misfit(layer, "insert-too-wide", "wide", across - widest, insert.acrossMm(), play, widest);
+            }
+            if (insert.shape() != BarLayer.Shape.DISC) {
+                double longest = room.longestMm(Math.min(across, room.widthMm()));
+                if (insert.lengthMm() + play > longest) {
+                    misfit(
+                            layer,
+                            "insert-too-long",
+                            "long",
+                            insert.lengthMm() + play - longest,
+                            insert.lengthMm(),
+                            play,
+                            longest);
+                }
+            }
+            proud(layer);
+        }
+    }
+
+    private void misfit(StackLayer layer, String code, String how, double over, double size, double play, double room) {
+        BarLayer.Shape shape = layer.design().insert().shape();
+        boolean length = how.equals("long") || shape == BarLayer.Shape.DISC;
+        var trimmed = new Repair(
+                        stack,
+                        layer.index(),
+                        (l, mm) -> l.with(
+                                length ? l.insert().ofLength(mm) : l.insert().ofWidth(mm)),
+                        s -> length ? room(s, layer, true) : room(s, layer, false))
+                .figure(size, BarLayer.Insert.SIDE_MM.least());
+        Change change = null;
+        String advice = "There is no room for it there.";
+        if (trimmed.isPresent()) {
+            double fits = Math.floor(trimmed.getAsDouble() * 10) / 10;
+            advice = "Trim it to %s mm.".formatted(fixed(fits, 1));
+            change = set(layer, length ? "lengthMm" : "widthMm", fits, "Trim to " + mm(fits));
+        }
+        calls.add(
+                Weight.WILL_FAIL,
+                code,
+                "%s is %s too %s where it rests, %s mm up. %s"
+                        .formatted(layer.name(), mm(over), how, fixed(layer.fromMm(), 1), advice),
+                "%s mm + spread and %s mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
+                        .formatted(
+                                fixed(size, 1),
+                                plain(INSERT_CLEARANCE.least()),
+                                fixed(play, 1),
+                                fixed(size + play, 1),
+                                fixed(room, 1)),
+                GEOMETRY,
+                change);
+    }
+
+    /** Room that an insert leaves on both sides together where it rests, along or across; below 0 where it does not go in. */
+    private static double room(BarStack of, StackLayer layer, boolean along) {
+        Frame.Moulded frame = (Frame.Moulded) of.frame();
+        StackLayer now = of.layers().stream()
+                .filter(l -> l.index() == layer.index())
+                .findFirst()
+                .orElseThrow();
+        BarLayer.Insert insert = now.design().insert();
+        Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), now.fromMm()));
+        double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
+        double across = insert.acrossMm() + play;
+        if (insert.shape() == BarLayer.Shape.DISC) {
+            return room.widestDiscMm() - across;
+        }
+        return along
+                ? room.longestMm(Math.min(across, room.widthMm())) - insert.lengthMm() - play
+                : room.widthMm() - across;
+    }
+
+    /** An insert must lie below the back, and never above the seal line. */
+    private void proud(StackLayer layer) {
+        Optional<StackLayer> back = stack.first(LayerKind.BACK);
+        double top = frame.inside().topMm();
+        double ceiling = back.map(StackLayer::fromMm).orElse(top);
+        double over = layer.toMm() - ceiling;
+        if (over <= BarCalls.SMALL_MM || !FitCalls.fits(stack, frame)) {
+            return;
+        }
+        double seal =
+                back.map(b -> top - b.design().least(FitCalls.BACK_THICKNESS)).orElse(top);
+        var lower = new Repair(
+                        stack, layer.index(), (l, mm) -> l.with(l.insert().ofHeight(mm)), s -> below(s, layer))
+                .figure(layer.design().insert().heightMm(), BarLayer.Insert.HEIGHT_MM.least());
+        Change change = null;
+        String advice = "There is no room for it on that level.";
+        if (lower.isPresent()) {
+            double height = Math.floor(lower.getAsDouble() * 10) / 10;
+            if (height >= BarLayer.Insert.HEIGHT_MM.least()) {
+                advice = "One %s high fits, or press it deeper.".formatted(mm(height));
+                change = set(layer, "heightMm", height, "Height " + mm(height));
+            }
+        }
+        calls.add(
+                layer.toMm() > seal ? Weight.WILL_FAIL : Weight.TAKE_CARE,
+                "insert-proud",
+                "%s stands %s up into the back%s. %s"
+                        .formatted(layer.name(), mm(over), layer.toMm() > seal ? ", above the seal line" : "", advice),
+                "rests at %s mm + %s mm high = %s mm; the back begins at %s mm"
+                        .formatted(
+                                fixed(layer.fromMm(), 1),
+                                fixed(layer.toMm() - layer.fromMm(), 1),
+                                fixed(layer.toMm(), 1),
+                                fixed(ceiling, 1)),
+                GEOMETRY,
+                change);
+    }
+
+    private static double below(BarStack of, StackLayer layer) {
+        double ceiling = of.first(LayerKind.BACK)
+                .map(StackLayer::fromMm)
+                .orElse(((Frame.Moulded) of.frame()).inside().topMm());
+        return of.layers().stream()
+                .filter(l -> l.index() == layer.index())
+                .mapToDouble(l -> ceiling - l.toMm())
+                .sum();
+    }
+}

@@ -1,0 +1,71 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.quantity.Numbers.fixed;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.keeping.ShelfBand;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.StackLayer;
+
+/**
+ * How long a piece may keep: its weakest part decides, and a finish that is not tempered. A part that holds water of which nobody
+ * knows how free it is makes it unknown.
+ *
+ * @param band of the weakest part, taken on the worse side of its uncertainty; null where it is not known
+ * @param leastWeeks at least, 0 where it is not known
+ * @param greatestWeeks at most, 0 where it is not known
+ * @param unknown names of the parts that make it unknown; empty where it is known
+ * @param arithmetic what decides
+ */
+public record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String unknown, String arithmetic) {
+
+    private static final Bound ACTIVITY_UNCERTAINTY = Bound.of("activity-uncertainty");
+
+    public static final String SOURCE = "Bands of water activity (from memory); weeks are common practice, no source.";
+
+    private static final Bound KEPT_COLD = Bound.of("kept-cold");
+
+    public static Keeping of(BarStack stack) {
+        List<StackLayer> unknown = stack.layers().stream()
+                .filter(l ->
+                        l.material().waterActivity() == null && l.material().holdsWater())
+                .toList();
+        if (!unknown.isEmpty()) {
+            String names = unknown.stream().map(StackLayer::name).distinct().collect(Collectors.joining(", "));
+            return new Keeping(null, 0, 0, names, "");
+        }
+        StackLayer wettest = stack.layers().stream()
+                .filter(l -> l.material().waterActivity() != null)
+                .max(Comparator.comparing(l -> l.material().waterActivity()))
+                .orElse(null);
+        double activity =
+                wettest == null ? 0 : Math.min(1, wettest.material().waterActivity() + ACTIVITY_UNCERTAINTY.greatest());
+        ShelfBand band = ShelfBand.of(activity);
+        boolean cold = stack.bar().finish() == Bar.Finish.KEPT_COLD;
+        return new Keeping(
+                band,
+                cold ? Math.min((int) KEPT_COLD.least(), band.leastWeeks()) : band.leastWeeks(),
+                cold ? Math.min((int) KEPT_COLD.greatest(), band.greatestWeeks()) : band.greatestWeeks(),
+                "",
+                wettest == null
+                        ? "nothing in it holds free water: " + band.words()
+                        : "%s at a_w %s ± %s: %s"
+                                .formatted(
+                                        wettest.name(),
+                                        fixed(wettest.material().waterActivity(), 2),
+                                        fixed(ACTIVITY_UNCERTAINTY.greatest(), 2),
+                                        band.words()));
+    }
+
+    public boolean known() {
+        return band != null;
+    }
+
+    public String words() {
+        return "about %d to %d weeks".formatted(leastWeeks, greatestWeeks);
+    }
+}

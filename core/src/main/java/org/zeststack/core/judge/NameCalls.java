@@ -1,0 +1,261 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.judge.BarCalls.grams;
+import static org.zeststack.core.judge.BarCalls.percent;
+import static org.zeststack.core.quantity.Numbers.fixed;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.naming.ChocolateName;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.weighing.AverageQuantity;
+
+/** What the piece may be called, what it declares, and what it must warn of. */
+final class NameCalls {
+
+    private static final Bound WHOLE_NUT = Bound.of("whole-nut");
+
+    private static final Map<String, ChocolateName> COUVERTURES = Map.of(
+            "dark", ChocolateName.COUVERTURE, "milk", ChocolateName.MILK_COUVERTURE, "white", ChocolateName.WHITE);
+    private static final Map<String, ChocolateName> CHOCOLATES =
+            Map.of("dark", ChocolateName.CHOCOLATE, "milk", ChocolateName.MILK, "white", ChocolateName.WHITE);
+    private static final Map<Bar.SoldAs, ChocolateName> SOLD = Map.of(
+            Bar.SoldAs.CHOCOLATE, ChocolateName.CHOCOLATE,
+            Bar.SoldAs.MILK_CHOCOLATE, ChocolateName.MILK,
+            Bar.SoldAs.WHITE_CHOCOLATE, ChocolateName.WHITE);
+
+    private static final String NEEDED = Numbers.plain(100 * ChocolateName.FILLED_OUTSIDE.least());
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private NameCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    static void add(BarCalls calls) {
+        NameCalls own = new NameCalls(calls);
+        own.couvertures();
+        own.name();
+        own.declared();
+        own.allergens();
+        own.wholeNuts();
+        own.infants();
+    }
+
+    /** A couverture must meet its own name; thinned or mixed, at least that of plain chocolate. */
+    private void couvertures() {
+        Set<String> told = new HashSet<>();
+        for (StackLayer layer : stack.layers()) {
+            Material material = layer.material();
+            boolean mixed = layer.design().mix() != null && layer.design().mix().fraction() > 0;
+            ChocolateName name = (mixed ? CHOCOLATES : COUVERTURES).get(material.chocolate());
+            if (name == null || !told.add(material.name())) {
+                continue;
+            }
+            List<String> lacks = name.lacks(material.per100Grams());
+            if (!lacks.isEmpty()) {
+                calls.add(
+                        Weight.TAKE_CARE,
+                        "couverture-name",
+                        "%s does not meet the name %s: %s."
+                                .formatted(material.name(), name.words(), String.join("; ", lacks)),
+                        String.join("; ", lacks),
+                        ChocolateName.SOURCE);
+            }
+        }
+    }
+
+    private void name() {
+        Bar.SoldAs sold = stack.bar().soldAs();
+        boolean compound = stack.layers().stream()
+                .anyMatch(l -> l.outside() && l.material().compound());
+        if (compound && sold != Bar.SoldAs.OWN_NAME) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "name-not-met",
+                    "Coated with compound it may not be called %s.".formatted(sold.words()),
+                    "fat other than cocoa butter",
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+        if (SOLD.containsKey(sold)) {
+            plain(sold, SOLD.get(sold));
+        } else if (!hasInside() && sold == Bar.SoldAs.OWN_NAME) {
+            unfilled();
+        } else {
+            filled(sold == Bar.SoldAs.FILLED_CHOCOLATE);
+        }
+    }
+
+    private static Change ownName() {
+        return new Change("Sell it under a name of its own", Map.of("soldAs", Bar.SoldAs.OWN_NAME.name()));
+    }
+
+    private void plain(Bar.SoldAs sold, ChocolateName name) {
+        Composition chocolate = Composition.NOTHING;
+        for (StackLayer layer : stack.layers()) {
+            if (layer.material().isChocolate()) {
+                Composition hundred = layer.material().per100Grams();
+                chocolate = chocolate.plus(hundred.times(layer.grams() / hundred.totalGrams()));
+            }
+        }
+        List<String> lacks = chocolate.totalGrams() == 0 ? List.of("no chocolate in it") : name.lacks(chocolate);
+        if (!lacks.isEmpty()) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "name-not-met",
+                    "It may not be called %s: %s.".formatted(sold.words(), String.join("; ", lacks)),
+                    String.join("; ", lacks),
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+    }
+
+    /** Whether there is anything inside to be filled with. */
+    private boolean hasInside() {
+        return stack.layers().stream().anyMatch(l -> !l.outside() && l.kind() != LayerKind.INCLUSION);
+    }
+
+    private void unfilled() {
+        calls.add(
+                Weight.GOOD_TO_KNOW,
+                "chocolate-share",
+                "Chocolate is %s of the piece; there is no filling in it.".formatted(percent(stack.chocolateShare())),
+                "%s chocolate / %s piece".formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams())),
+                ChocolateName.SOURCE);
+    }
+
+    private void filled(boolean wanted) {
+        double share = stack.chocolateShare();
+        boolean bakery = stack.layers().stream()
+                .anyMatch(l -> !l.outside() && l.material().isBakery());
+        boolean enough = share >= ChocolateName.FILLED_OUTSIDE.least();
+        String arithmetic = "%s chocolate outside / %s piece = %s; needed %s %%"
+                .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams()), percent(share), NEEDED);
+        if (wanted && bakery) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "name-not-met",
+                    "With bakery ware inside it may not be called filled chocolate: name it for what it is, a coated biscuit.",
+                    "the inside of filled chocolate is not bakery ware, pastry, biscuit or ice",
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+        if (wanted && !enough) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "name-not-met",
+                    "Chocolate is %s of the piece: it may not be called filled chocolate (%s %% needed)."
+                            .formatted(percent(share), NEEDED),
+                    arithmetic,
+                    ChocolateName.SOURCE,
+                    ownName());
+        }
+        if (!wanted || enough && !bakery) {
+            String may = enough && !bakery
+                    ? "it may be called filled chocolate"
+                    : bakery
+                            ? "with bakery ware inside it needs a name of its own"
+                            : "too little to be called filled chocolate";
+            calls.add(
+                    Weight.GOOD_TO_KNOW,
+                    "chocolate-share",
+                    "Chocolate outside is %s of the piece; %s.".formatted(percent(share), may),
+                    arithmetic,
+                    ChocolateName.SOURCE);
+        }
+    }
+
+    private void declared() {
+        Double declared = stack.bar().declaredGrams();
+        if (declared == null) {
+            return;
+        }
+        double piece = stack.pieceGrams();
+        if (piece < declared) {
+            String bound = AverageQuantity.DECLARED_GRAMS.holds(declared)
+                    ? "; a single one may be %s g short, the mean not at all"
+                            .formatted(fixed(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
+                    : "";
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "lighter-than-declared",
+                    "The piece weighs %s, %s less than declared.".formatted(grams(piece), grams(declared - piece)),
+                    "%s declared − %s designed%s".formatted(grams(declared), grams(piece), bound),
+                    "Average system, OIML R 87 and Directive 76/211/EEC (values from memory).",
+                    Bar.DECLARED_GRAMS.holds(Math.floor(piece))
+                            ? new Change(
+                                    "Declare %s g".formatted(fixed(Math.floor(piece), 0)),
+                                    Map.of("declaredGrams", fixed(Math.floor(piece), 0)))
+                            : null);
+        }
+    }
+
+    private void allergens() {
+        List<String> allergens = stack.allergens();
+        if (!allergens.isEmpty()) {
+            calls.add(
+                    Weight.GOOD_TO_KNOW,
+                    "allergens",
+                    "Contains %s.".formatted(String.join(", ", allergens)),
+                    "of all layers together; what is carried over from other bars comes on top",
+                    "Regulation (EU) 1169/2011, Annex II (from memory).");
+        }
+    }
+
+    /** Nuts, or pieces of this many grams or more, that lie whole in or on the piece. */
+    private void wholeNuts() {
+        for (StackLayer layer : stack.layers()) {
+            boolean strewn = layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING;
+            boolean counted = layer.design().by() == BarLayer.By.PIECES;
+            if (strewn
+                    && layer.material().nature().is(Nature.Risk.CHOKING)
+                    && (!counted || layer.design().eachGrams() >= WHOLE_NUT.least())) {
+                calls.add(
+                        Weight.TAKE_CARE,
+                        "whole-nuts-choking",
+                        "Whole nuts: small children can choke on them. Say so on the label, and look for shell.",
+                        counted
+                                ? "%s of %s g each"
+                                        .formatted(
+                                                layer.name(),
+                                                fixed(layer.design().eachGrams(), 1))
+                                : "%s, %s a piece; chopped ones are an ingredient of their own"
+                                        .formatted(layer.name(), grams(layer.grams())),
+                        BarCalls.PRACTICE);
+            }
+        }
+    }
+
+    private void infants() {
+        List<String> with = stack.layers().stream()
+                .filter(l -> l.material().nature().is(Nature.Risk.INFANTS))
+                .map(StackLayer::name)
+                .distinct()
+                .toList();
+        if (!with.isEmpty()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "honey-infants",
+                    "Honey is in it: not for children under one year. Say so on the label.",
+                    "in " + String.join(", ", with),
+                    "Spores of Clostridium botulinum in honey, which boiling does not kill: common advice of health authorities (from"
+                            + " memory).");
+        }
+    }
+}

@@ -1,0 +1,174 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.judge.BarCalls.PRACTICE;
+import static org.zeststack.core.judge.BarCalls.percent;
+import static org.zeststack.core.quantity.Numbers.fixed;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.keeping.Neighbours;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.StackLayer;
+
+/** What moves between layers that touch: water into what is crisp or must stay dry, liquid oil into couverture. */
+final class NeighbourCalls {
+
+    private static final Bound OIL_CARE = Bound.of("oil-care");
+    private static final Bound OIL_TOLD = Bound.of("oil-told");
+    private static final Bound WET_NEIGHBOUR = Bound.of("wet-neighbour");
+    private static final Bound CRISP_COAT = Bound.of("crisp-coat");
+
+    /** Heights nearer than this are one. */
+    private static final double CLOSE_MM = 0.01;
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private NeighbourCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    /** Two layers that touch. */
+    record Pair(StackLayer one, StackLayer other) {}
+
+    static void add(BarCalls calls) {
+        NeighbourCalls own = new NeighbourCalls(calls);
+        Set<String> told = new HashSet<>();
+        for (Pair pair : own.pairs()) {
+            own.crisp(pair.one, pair.other, told);
+            own.crisp(pair.other, pair.one, told);
+            own.dry(pair.one, pair.other, told);
+            own.dry(pair.other, pair.one, told);
+            own.oil(pair.one, pair.other, told);
+            own.oil(pair.other, pair.one, told);
+        }
+    }
+
+    /**
+     * Layers that touch, told by their heights: level layers that meet; inserts and inclusions with every layer that they stand
+     * or lie in, and with those that they rest on or bear; shells and coats with what they enclose.
+     */
+    private List<Pair> pairs() {
+        List<Pair> pairs = new ArrayList<>();
+        List<StackLayer> pile = stack.layers().stream()
+                .filter(l -> l.kind().level() || l.kind() == LayerKind.INSERT || l.kind() == LayerKind.INCLUSION)
+                .toList();
+        for (int i = 0; i < pile.size(); i++) {
+            for (int j = i + 1; j < pile.size(); j++) {
+                if (touch(pile.get(i), pile.get(j))) {
+                    pairs.add(new Pair(pile.get(i), pile.get(j)));
+                }
+            }
+        }
+        for (StackLayer around : stack.layers()) {
+            if (around.kind() == LayerKind.SHELL || around.kind() == LayerKind.COAT) {
+                pile.forEach(inside -> pairs.add(new Pair(around, inside)));
+            }
+            if (around.kind() == LayerKind.TOPPING
+                    && !pile.isEmpty()
+                    && stack.all(LayerKind.COAT).isEmpty()) {
+                pairs.add(new Pair(pile.get(pile.size() - 1), around));
+            }
+        }
+        return pairs;
+    }
+
+    static boolean touch(StackLayer one, StackLayer other) {
+        boolean lies = one.kind() == LayerKind.INCLUSION || other.kind() == LayerKind.INCLUSION;
+        boolean levels = one.kind().level() || other.kind().level();
+        double overlap = Math.min(one.toMm(), other.toMm()) - Math.max(one.fromMm(), other.fromMm());
+        boolean empty = Math.min(one.toMm() - one.fromMm(), other.toMm() - other.fromMm()) < CLOSE_MM;
+        return levels && !empty && overlap > (lies ? CLOSE_MM : -CLOSE_MM);
+    }
+
+    private static boolean barrier(Material material) {
+        return Neighbours.isBarrier(material.fatFraction(), material.waterFraction());
+    }
+
+    /** Whether a crisp part carries its own coat of fat or couverture. */
+    private boolean coated(StackLayer layer) {
+        BarLayer.Mix mix = layer.design().mix();
+        if (mix == null || mix.marbled() || mix.fraction() < CRISP_COAT.least()) {
+            return false;
+        }
+        Material coat = stack.parts().materials().get(mix.of());
+        return coat != null && barrier(coat);
+    }
+
+    private void crisp(StackLayer dry, StackLayer wet, Set<String> told) {
+        Material crisp = dry.material();
+        Double there = wet.material().waterActivity();
+        if (!crisp.isCrisp() || coated(dry) || wet.material().dry() || there == null || barrier(wet.material())) {
+            return;
+        }
+        if (!Neighbours.softens(crisp.waterActivity(), there) || !told.add("crisp" + dry.key())) {
+            return;
+        }
+        boolean soon = Neighbours.softensSoon(there);
+        calls.add(
+                soon ? Weight.WILL_FAIL : Weight.TAKE_CARE,
+                "crisp-beside-wet",
+                "%s will turn soft: water moves into it from %s. Coat it in cocoa butter or couverture, or lay one of them between."
+                        .formatted(dry.name(), wet.name()),
+                "a_w %s in %s, %s in %s; crisp up to about %s"
+                        .formatted(
+                                fixed(there, 2),
+                                wet.name(),
+                                fixed(crisp.waterActivity(), 2),
+                                dry.name(),
+                                fixed(Neighbours.crispUpTo(), 2)),
+                "Water moves from the higher water activity to the lower; the bound is common practice, no source.");
+    }
+
+    private void dry(StackLayer dry, StackLayer wet, Set<String> told) {
+        if (!dry.material().mustStayDry()
+                || coated(dry)
+                || wet.material().waterFraction() < WET_NEIGHBOUR.least()
+                || !told.add("dry" + dry.key())) {
+            return;
+        }
+        calls.add(
+                Weight.WILL_FAIL,
+                "dry-beside-wet",
+                "%s must stay dry and lies against %s. Keep couverture or fat between them."
+                        .formatted(dry.name(), wet.name()),
+                "%s holds %s water".formatted(wet.name(), percent(wet.material().waterFraction())),
+                dry.material().caution());
+    }
+
+    private void oil(StackLayer nut, StackLayer chocolate, Set<String> told) {
+        double liquid = nut.material().isChocolate() ? 0 : nut.material().liquidFatFraction();
+        // Fat that is emulsified with water stays where it is.
+        boolean wet = nut.material().waterFraction() > WET_NEIGHBOUR.least();
+        boolean whole = nut.kind() == LayerKind.INCLUSION && nut.design().by() == BarLayer.By.PIECES;
+        if (!chocolate.material().isChocolate()
+                || liquid < OIL_TOLD.least()
+                || wet
+                || whole
+                || !told.add("oil" + nut.key())) {
+            return;
+        }
+        boolean care = liquid >= OIL_CARE.least();
+        calls.add(
+                care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "oil-into-chocolate",
+                "Liquid oil of %s moves into %s: it softens and blooms in weeks.%s"
+                        .formatted(
+                                nut.name(),
+                                chocolate.name(),
+                                care
+                                        ? " Temper couverture or cocoa butter into the paste, and keep it cool."
+                                        : " Keep it cool."),
+                "%s of %s is fat that is liquid at 20 °C; from %s it is a fault"
+                        .formatted(percent(liquid), nut.name(), percent(OIL_CARE.least())),
+                PRACTICE);
+    }
+}

@@ -1,0 +1,271 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.judge.BarCalls.GEOMETRY;
+import static org.zeststack.core.judge.BarCalls.PRACTICE;
+import static org.zeststack.core.judge.BarCalls.mm;
+import static org.zeststack.core.judge.BarCalls.percent;
+import static org.zeststack.core.judge.BarCalls.set;
+import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.slab.SlabCut;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
+
+/** Shells and coats that hold and are pleasant to bite, walls that let go, slabs that leave little over. */
+final class ThicknessCalls {
+
+    private static final Bound SHELL_THICKNESS = Bound.of("shell-thickness");
+    private static final Bound COAT_THICKNESS = Bound.of("coat-thickness");
+    private static final Bound DRAFT = Bound.of("draft");
+    private static final Bound OFFCUTS = Bound.of("offcuts");
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private ThicknessCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    static void add(BarCalls calls) {
+        ThicknessCalls own = new ThicknessCalls(calls);
+        own.shell();
+        own.coats();
+        own.draft();
+        own.offcuts();
+        own.bowl();
+    }
+
+    private void shell() {
+        stack.first(LayerKind.SHELL).ifPresent(shell -> {
+            double least = shell.design().least(SHELL_THICKNESS);
+            double greatest = shell.design().greatest(SHELL_THICKNESS);
+            bound(
+                    shell,
+                    shell.thicknessMm(),
+                    least,
+                    greatest,
+                    "shell",
+                    "shell",
+                    "it will crack on release or let the filling through",
+                    Weight.WILL_FAIL,
+                    SHELL_THICKNESS.usual());
+        });
+    }
+
+    private void coats() {
+        List<StackLayer> coats = stack.all(LayerKind.COAT);
+        if (coats.isEmpty()) {
+            return;
+        }
+        List<Face> faces = new ArrayList<>();
+        face(faces, coats, "on the bottom", BarLayer.Faces::bottom);
+        face(faces, coats, "on the sides", BarLayer.Faces::sides);
+        face(faces, coats, "on top", BarLayer.Faces::top);
+        faces.stream()
+                .min(Comparator.comparingDouble(Face::mm))
+                .filter(f -> f.mm < least(f.last))
+                .ifPresent(f -> coat(f, faces));
+        faces.stream()
+                .max(Comparator.comparingDouble(Face::mm))
+                .filter(f -> f.mm > greatest(f.last))
+                .ifPresent(f -> coat(f, faces));
+    }
+
+    /**
+     * What lies on one side of a centre.
+     *
+     * @param last outermost coat there
+     */
+    private record Face(String words, double mm, StackLayer last) {}
+
+    /** The coats that cover a face, one on the other; a face that nothing is meant to cover is none. */
+    private static void face(List<Face> faces, List<StackLayer> coats, String words, Predicate<BarLayer.Faces> covers) {
+        List<StackLayer> here = coats.stream()
+                .filter(c -> c.material().isCoating() && covers.test(c.design().coated()))
+                .toList();
+        if (!here.isEmpty()) {
+            double mm = here.stream().mapToDouble(StackLayer::thicknessMm).sum();
+            faces.add(new Face(words, mm, here.get(here.size() - 1)));
+        }
+    }
+
+    private void coat(Face face, List<Face> faces) {
+        boolean even = faces.stream().allMatch(f -> Math.abs(f.mm - face.mm) < 1e-9);
+        String what = even ? "coat" : "coat " + face.words;
+        bound(
+                face.last,
+                face.mm,
+                least(face.last),
+                greatest(face.last),
+                "coat",
+                what,
+                "the centre shows through and draws water",
+                Weight.TAKE_CARE,
+                COAT_THICKNESS.usual());
+    }
+
+    private static double least(StackLayer coat) {
+        return coat.design().least(COAT_THICKNESS);
+    }
+
+    private static double greatest(StackLayer coat) {
+        return coat.design().greatest(COAT_THICKNESS);
+    }
+
+    private void bound(
+            StackLayer layer,
+            double thick,
+            double least,
+            double greatest,
+            String code,
+            String what,
+            String failure,
+            Weight thin,
+            double usual) {
+        boolean byMm = layer.design().by() == BarLayer.By.MM;
+        double target = usual >= least && usual <= greatest ? usual : (least + greatest) / 2;
+        if (thick < least - 1e-9) {
+            calls.add(
+                    thin,
+                    code + "-too-thin",
+                    "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
+                    "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),
+                    PRACTICE,
+                    byMm
+                            ? set(
+                                    layer,
+                                    "amount",
+                                    layer.design().amount()
+                                            + (target - thick) / layer.design().repeat(),
+                                    title(what) + " of " + mm(target))
+                            : null);
+        } else if (thick > greatest + 1e-9) {
+            double less = (thick - greatest) / layer.design().repeat();
+            double amount = BarCalls.floor(layer.design().amount() - less);
+            calls.add(
+                    Weight.TAKE_CARE,
+                    code + "-too-thick",
+                    "%s of %s: more to bite through than anybody enjoys. Take %s or less."
+                            .formatted(title(what), mm(thick), mm(greatest)),
+                    "%s mm > %s mm".formatted(fixed(thick, 2), plain(greatest)),
+                    PRACTICE,
+                    byMm && amount > 0 ? set(layer, "amount", amount, title(what) + " of " + mm(greatest)) : null);
+        }
+    }
+
+    private static String title(String what) {
+        return Character.toUpperCase(what.charAt(0)) + what.substring(1);
+    }
+
+    private void draft() {
+        if (stack.frame() instanceof Frame.Moulded m
+                && m.cavity().draftDegrees() < DRAFT.least()
+                && m.cavity().floorEdgeMm() > 0) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "low-draft",
+                    "The walls lean by %s° only: pieces hold on at release. Chill them longer, or take a mould that opens more."
+                            .formatted(fixed(m.cavity().draftDegrees(), 1)),
+                    "atan((opening − floor) / 2 depth) = %s° < %s°"
+                            .formatted(fixed(m.cavity().draftDegrees(), 1), plain(DRAFT.least())),
+                    PRACTICE);
+        }
+    }
+
+    private void offcuts() {
+        if (!(stack.frame() instanceof Frame.Cut frame)) {
+            return;
+        }
+        SlabCut cut = frame.cut();
+        double laid = stack.layers().stream().mapToDouble(StackLayer::laidGrams).sum();
+        double lost = (laid - stack.pieceGrams()) * cut.pieces();
+        boolean care = cut.offcutFraction() > OFFCUTS.greatest();
+        calls.add(
+                care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                care ? "offcuts-high" : "offcuts",
+                "%s of the slab is off-cuts: %s g of %s.%s"
+                        .formatted(
+                                percent(cut.offcutFraction()),
+                                fixed(lost, 0),
+                                cut.pieces() == 1 ? "one piece" : cut.pieces() + " pieces",
+                                care ? " Pieces that divide the slab leave less." : ""),
+                "1 − %d × %s × %s mm / (%s × %s mm)"
+                        .formatted(
+                                cut.pieces(),
+                                fixed(cut.alongMm(), 1),
+                                fixed(cut.acrossMm(), 1),
+                                plain(cut.lengthMm()),
+                                plain(cut.widthMm())),
+                GEOMETRY,
+                care && stack.bar().body() instanceof Body.Slab ? dividing(cut).orElse(null) : null);
+    }
+
+    /** Pieces nearest to the designed ones that leave nothing but trim and kerf; empty where that is too much itself. */
+    private static Optional<Change> dividing(SlabCut cut) {
+        double along = dividing(cut.lengthMm(), cut.alongMm(), cut.kerfMm(), cut.trimMm());
+        double across = dividing(cut.widthMm(), cut.acrossMm(), cut.kerfMm(), cut.trimMm());
+        double length = cut.turned() ? across : along;
+        double width = cut.turned() ? along : across;
+        if (length < SlabCut.PIECE_MM.least()
+                || width < SlabCut.PIECE_MM.least()
+                || SlabCut.of(cut.lengthMm(), cut.widthMm(), length, width, cut.kerfMm(), cut.trimMm())
+                                .offcutFraction()
+                        > OFFCUTS.greatest()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Change(
+                "Pieces of %s × %s mm".formatted(plain(length), plain(width)),
+                Map.of("body.pieceLengthMm", plain(length), "body.pieceWidthMm", plain(width))));
+    }
+
+    private static double dividing(double side, double piece, double kerf, double trim) {
+        double room = side - 2 * trim + kerf;
+        double best = 0;
+        int fewer = (int) Math.max(1, Math.floor(room / (piece + kerf)));
+        for (int n = fewer; n <= fewer + 1; n++) {
+            double of = Math.floor((room / n - kerf) * 10) / 10;
+            if (Math.abs(of - piece) < Math.abs(best - piece)) {
+                best = of;
+            }
+        }
+        return best;
+    }
+
+    /** What the dipping bowl must hold; it comes back. */
+    private void bowl() {
+        Double bowl = stack.bar().bowlMm();
+        double grams = stack.bowlGrams();
+        if (bowl == null || grams == 0) {
+            return;
+        }
+        List<StackLayer> coats = stack.all(LayerKind.COAT);
+        StackLayer coat = coats.get(coats.size() - 1);
+        double height = stack.bowlDepthMm();
+        calls.add(
+                Weight.GOOD_TO_KNOW,
+                "bowl-depth",
+                "The bowl must hold %s mm of %s to dip in: %s g beyond what the pieces take. It comes back."
+                        .formatted(fixed(height, 0), coat.name(), fixed(grams, 0)),
+                "π/4 × (%s mm)² × (piece %s mm + 10 mm) × %s g/mL"
+                        .formatted(
+                                plain(bowl),
+                                fixed(height - BarStack.BOWL_OVER_MM, 1),
+                                fixed(coat.material().densityGramsPerMl(), 2)),
+                PRACTICE);
+    }
+}

@@ -1,0 +1,207 @@
+package org.zeststack.core.judge;
+
+import static org.zeststack.core.judge.BarCalls.PRACTICE;
+import static org.zeststack.core.judge.BarCalls.set;
+import static org.zeststack.core.quantity.Numbers.plain;
+
+import java.util.Comparator;
+import java.util.Map;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.explain.Call.Change;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.temper.TemperWindow;
+
+/** Temperatures at which layers meet, and what the finish of the couverture means. */
+final class WarmthCalls {
+
+    private static final Bound SET_COUVERTURE = Bound.of("set-couverture");
+    private static final Bound SET_COMPOUND = Bound.of("set-compound");
+    private static final Bound SET_UNTEMPERED = Bound.of("set-untempered");
+    private static final Bound CENTRE_WARMTH = Bound.of("centre-warmth");
+    private static final Bound COMPOUND_BOWL = Bound.of("compound-bowl");
+    private static final Bound CARAMEL_BOWL = Bound.of("caramel-bowl");
+
+    private final BarCalls calls;
+    private final BarStack stack;
+
+    private WarmthCalls(BarCalls calls) {
+        this.calls = calls;
+        this.stack = calls.stack();
+    }
+
+    static void add(BarCalls calls) {
+        WarmthCalls own = new WarmthCalls(calls);
+        own.poured();
+        own.centre();
+        own.bowl();
+        own.finish();
+    }
+
+    private boolean tempered() {
+        return stack.bar().finish() == Bar.Finish.TEMPERED;
+    }
+
+    /** Every filling against the couverture or compound that lies there before it is poured: shell, foot, sheet, the layer below. */
+    private void poured() {
+        for (StackLayer filling : stack.all(LayerKind.FILLING)) {
+            Double celsius = filling.design().celsius();
+            if (celsius == null) {
+                continue;
+            }
+            stack.layers().stream()
+                    .filter(l -> l.material().isChocolate() || l.material().compound())
+                    .filter(l -> l.kind() == LayerKind.SHELL
+                            || l.index() < filling.index() && NeighbourCalls.touch(l, filling))
+                    .filter(l -> celsius > bears(l))
+                    .min(Comparator.comparingDouble(this::bears))
+                    .ifPresent(l -> {
+                        String set = l.kind() == LayerKind.SHELL ? "the shell" : "the " + l.name() + " under it";
+                        double bears = bears(l);
+                        calls.add(
+                                Weight.WILL_FAIL,
+                                "poured-too-warm",
+                                "%s at %s °C melts %s. Let it cool to %s °C."
+                                        .formatted(filling.name(), plain(celsius), set, plain(bears)),
+                                "%s, set, bears about %s °C".formatted(l.name(), plain(bears)),
+                                PRACTICE,
+                                set(
+                                        filling,
+                                        "celsius",
+                                        Math.floor(bears),
+                                        "Fill at " + plain(Math.floor(bears)) + " °C"));
+                    });
+        }
+    }
+
+    /** What a set layer bears without melting or losing its temper. */
+    private double bears(StackLayer layer) {
+        if (!layer.material().isChocolate()) {
+            return SET_COMPOUND.greatest();
+        }
+        return tempered()
+                ? TemperWindow.of(layer.material().chocolate()).work().greatest() - SET_COUVERTURE.least()
+                : SET_UNTEMPERED.greatest();
+    }
+
+    private void centre() {
+        Double centre = stack.bar().centreCelsius();
+        if (centre == null || stack.all(LayerKind.COAT).isEmpty()) {
+            return;
+        }
+        Change change = new Change(
+                "Coat centres at " + plain(CENTRE_WARMTH.usual()) + " °C",
+                Map.of("centreCelsius", plain(CENTRE_WARMTH.usual())));
+        if (centre < CENTRE_WARMTH.least()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "centre-too-cold",
+                    "Centres at %s °C: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s °C."
+                            .formatted(plain(centre), plain(CENTRE_WARMTH.least()), plain(CENTRE_WARMTH.greatest())),
+                    "%s °C < %s °C".formatted(plain(centre), plain(CENTRE_WARMTH.least())),
+                    PRACTICE,
+                    change);
+        } else if (centre > CENTRE_WARMTH.greatest()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "centre-too-warm",
+                    "Centres at %s °C: the coat loses its temper and blooms. Bring them to %s to %s °C."
+                            .formatted(plain(centre), plain(CENTRE_WARMTH.least()), plain(CENTRE_WARMTH.greatest())),
+                    "%s °C > %s °C".formatted(plain(centre), plain(CENTRE_WARMTH.greatest())),
+                    PRACTICE,
+                    change);
+        }
+    }
+
+    private void bowl() {
+        boolean caramel =
+                stack.all(LayerKind.FILLING).stream().anyMatch(f -> f.material().family() == Family.Kind.CARAMEL);
+        for (StackLayer coat : stack.all(LayerKind.COAT)) {
+            Double celsius = coat.design().celsius();
+            if (celsius == null) {
+                continue;
+            }
+            boolean chocolate = tempered() && coat.material().isChocolate();
+            double most = chocolate
+                    ? TemperWindow.of(coat.material().chocolate()).work().greatest()
+                    : COMPOUND_BOWL.greatest();
+            double bears = caramel ? Math.min(most, CARAMEL_BOWL.greatest()) : most;
+            if (celsius > bears) {
+                calls.add(
+                        Weight.WILL_FAIL,
+                        "bowl-hot",
+                        "A bowl at %s °C %s. Work at %s °C or below."
+                                .formatted(
+                                        plain(celsius),
+                                        chocolate ? "is out of temper" : "melts the centre",
+                                        plain(bears)),
+                        "%s °C > %s °C".formatted(plain(celsius), plain(bears)),
+                        PRACTICE,
+                        set(coat, "celsius", bears, "Bowl at " + plain(bears) + " °C"));
+            }
+        }
+    }
+
+    private void finish() {
+        Bar bar = stack.bar();
+        boolean couverture = stack.layers().stream()
+                .anyMatch(l -> l.outside() && l.material().isChocolate());
+        boolean compound = stack.layers().stream()
+                .anyMatch(l -> l.outside() && l.material().compound());
+        switch (bar.finish()) {
+            case KEPT_COLD -> keptCold(bar);
+            case COMPOUND -> {
+                if (couverture) {
+                    calls.add(
+                            Weight.TAKE_CARE,
+                            "finish-differs",
+                            "The finish says compound coating, but couverture is laid outside: it must be tempered or kept cold.",
+                            "couverture sets well only from its stable crystals",
+                            PRACTICE);
+                }
+                calls.add(
+                        Weight.GOOD_TO_KNOW,
+                        "finish",
+                        "Compound coating needs no temper and bears the room; it snaps less, and it may not be called chocolate.",
+                        "no cocoa butter to temper",
+                        PRACTICE);
+            }
+            case TEMPERED -> {
+                if (compound && !couverture) {
+                    calls.add(
+                            Weight.TAKE_CARE,
+                            "finish-differs",
+                            "The finish says tempered, but all that is outside is compound: there is nothing to temper.",
+                            "compound sets by itself",
+                            PRACTICE,
+                            new Change("Finish: compound coating", Map.of("finish", Bar.Finish.COMPOUND.name())));
+                }
+            }
+        }
+    }
+
+    private void keptCold(Bar bar) {
+        if (bar.storage() != Bar.Storage.FRIDGE) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "storage-against-finish",
+                    "Melted and not tempered, it blooms within days unless it stays in the refrigerator.",
+                    "kept: " + bar.storage().words(),
+                    PRACTICE,
+                    new Change("Keep in the refrigerator", Map.of("storage", Bar.Storage.FRIDGE.name())));
+        }
+        boolean moulded = stack.frame() instanceof Frame.Moulded;
+        calls.add(
+                moulded ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "finish",
+                "Not tempered: dull, soft to the finger%s, and it sweats when it comes out of the cold."
+                        .formatted(moulded ? ", hard to release" : ""),
+                "%s".formatted(moulded ? "couverture that is not tempered hardly contracts" : "no stable crystals"),
+                PRACTICE);
+    }
+}

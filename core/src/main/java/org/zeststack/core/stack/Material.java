@@ -1,0 +1,247 @@
+package org.zeststack.core.stack;
+
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.formula.Density;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.keeping.Neighbours;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.water.Solution;
+import org.zeststack.core.water.WaterActivity;
+
+/**
+ * What a layer is made of, as far as the stack must know it.
+ *
+ * @param of slug or link
+ * @param pattern which colour and hatch draws it
+ * @param density of the set or finished mass, with its pores
+ * @param per100Grams composition of 100 g
+ * @param waterActivity typical of dry goods, of the solution for wet ones; null where neither is known
+ * @param dry whether it is dry goods that turn soft
+ * @param chocolate kind of couverture: dark, milk, white, blond, ruby; empty for everything else
+ * @param nature what it is to the rules that judge; with the risks of what is mixed into it
+ * @param compound whether it is a coating without cocoa butter to temper
+ * @param family the formula's kind; null for a plain ingredient
+ * @param liquidFatFraction fat that is liquid at 20 °C over the whole mass
+ * @param pricePerKg in the workshop's money; null where not known
+ */
+public record Material(
+        String of,
+        String name,
+        String pattern,
+        Density density,
+        Composition per100Grams,
+        Double waterActivity,
+        boolean dry,
+        String chocolate,
+        Nature nature,
+        boolean compound,
+        Family.Kind family,
+        double liquidFatFraction,
+        List<String> allergens,
+        String caution,
+        Double pricePerKg) {
+
+    /** Below this share of water there is no solution whose activity could be reckoned. */
+    private static final double DRY_FRACTION = 0.03;
+
+    /** Syrup and invert sugar over sucrose below which sucrose beyond saturation crystallises (common practice, no source). */
+    private static final double CLEAR_SHARE = 1 / 3.0;
+
+    /** Dry non-fat cocoa in 100 g from which a compound is a dark one. */
+    private static final double DARK_COCOA_GRAMS = 10;
+
+    /** Dissolving solids over mass from which water melts a dry thing instead of softening it. */
+    private static final double MOSTLY_SUGAR = 0.6;
+
+    public Material {
+        allergens = List.copyOf(allergens);
+    }
+
+    /** A plain ingredient. */
+    public static Material of(Ingredient ingredient, Double pricePerKg) {
+        Composition hundred = ingredient.per100Grams();
+        boolean couverture = ingredient.isCouverture();
+        boolean dry = ingredient.dryActivity() > 0 && !couverture;
+        return new Material(
+                ingredient.slug(),
+                ingredient.name(),
+                pattern(ingredient),
+                Density.of(ingredient),
+                hundred,
+                dry ? Double.valueOf(ingredient.dryActivity()) : activity(hundred),
+                dry,
+                ingredient.couverture(),
+                ingredient.nature(),
+                ingredient.nature().kind() == Nature.Kind.COMPOUND,
+                null,
+                ingredient.liquidFatPer100Grams() / 100,
+                ingredient.allergens(),
+                ingredient.caution(),
+                pricePerKg);
+    }
+
+    /**
+     * A finished formula.
+     *
+     * @param finished the formula as an ingredient
+     */
+    public static Material of(NamedFormula formula, Ingredient finished, FormulaBalance balance, Double pricePerKg) {
+        Family family = formula.formula().family();
+        boolean dry = family.kind() == Family.Kind.DRY
+                || family.kind() == Family.Kind.BISCUIT
+                || family.kind() == Family.Kind.COATING;
+        Double activity = balance.activity().map(WaterActivity::ratio).orElse(dry ? TYPICAL_DRY : null);
+        return new Material(
+                finished.slug(),
+                formula.name(),
+                family.material(),
+                balance.density(),
+                finished.per100Grams(),
+                activity,
+                dry,
+                "",
+                finished.nature(),
+                false,
+                family.kind(),
+                finished.liquidFatPer100Grams() / 100,
+                finished.allergens(),
+                finished.caution(),
+                pricePerKg);
+    }
+
+    /** Typical water activity of crisp things whose own was not measured (common practice, no source). */
+    public static final double TYPICAL_DRY = 0.25;
+
+    private static Double activity(Composition hundred) {
+        if (hundred.waterGrams() < DRY_FRACTION * hundred.totalGrams()) {
+            return null;
+        }
+        double keepsClear =
+                hundred.grams(Part.SYRUP_SOLIDS) + hundred.grams(Part.GLUCOSE) + hundred.grams(Part.FRUCTOSE);
+        boolean grains = keepsClear < CLEAR_SHARE * hundred.grams(Part.SUCROSE);
+        try {
+            return WaterActivity.at25(grains ? Solution.saturated(hundred) : Solution.in(hundred))
+                    .ratio();
+        } catch (Refusal refusal) {
+            return null;
+        }
+    }
+
+    private static String pattern(Ingredient ingredient) {
+        if (ingredient.isCouverture()) {
+            return ingredient.couverture();
+        }
+        if (ingredient.nature().kind() == Nature.Kind.COMPOUND) {
+            double cocoa = ingredient.per100Grams().grams(Part.NONFAT_COCOA);
+            return cocoa >= DARK_COCOA_GRAMS ? "dark" : cocoa > 1 ? "milk" : "white";
+        }
+        if (ingredient.nature().kind() == Nature.Kind.COLOURED_BUTTER) {
+            return "coloured";
+        }
+        if (ingredient.allergens().contains("nuts") || ingredient.allergens().contains("peanuts")) {
+            return "nut-paste";
+        }
+        return ingredient.dryActivity() > 0 ? "crunch" : "fruit";
+    }
+
+    /** This with {@code fraction} of another in it. */
+    Material with(Material other, BarLayer.Mix mix) {
+        double f = mix.fraction();
+        Density mixed = new Density(
+                mixed(f, density.least(), other.density.least()),
+                mixed(f, density.usual(), other.density.usual()),
+                mixed(f, density.greatest(), other.density.greatest()));
+        Set<String> both = new TreeSet<>(allergens);
+        both.addAll(other.allergens);
+        boolean plain = !chocolate.isEmpty()
+                && (other.isButter() || other.nature.kind() == Nature.Kind.COLOUR || other.isChocolate());
+        Composition both100 = per100Grams
+                .times((1 - f) * 100 / per100Grams.totalGrams())
+                .plus(other.per100Grams.times(f * 100 / other.per100Grams.totalGrams()));
+        return new Material(
+                of,
+                name + (mix.marbled() ? " marbled with " : " with ") + other.name,
+                pattern,
+                mixed,
+                both100,
+                dry ? waterActivity : activity(both100),
+                dry,
+                plain ? chocolate : "",
+                nature.with(other.nature),
+                compound || other.compound,
+                family,
+                (1 - f) * liquidFatFraction + f * other.liquidFatFraction,
+                List.copyOf(both),
+                caution.isEmpty() ? other.caution : caution,
+                pricePerKg == null || other.pricePerKg == null
+                        ? null
+                        : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg));
+    }
+
+    private static double mixed(double fraction, double one, double other) {
+        return 1 / ((1 - fraction) / one + fraction / other);
+    }
+
+    /** Density that is reckoned with. */
+    public double densityGramsPerMl() {
+        return density.usual();
+    }
+
+    public boolean isChocolate() {
+        return !chocolate.isEmpty();
+    }
+
+    /** Whether it tempers or coats: couverture, or a compound in its place. */
+    public boolean isCoating() {
+        return isChocolate() || compound || isButter();
+    }
+
+    private boolean isButter() {
+        return nature.kind() == Nature.Kind.COCOA_BUTTER || nature.kind() == Nature.Kind.COLOURED_BUTTER;
+    }
+
+    public double fatFraction() {
+        return per100Grams.grams(Part::isFat) / per100Grams.totalGrams();
+    }
+
+    /** Whether there is enough water in it for something to grow in. */
+    public boolean holdsWater() {
+        return waterFraction() >= DRY_FRACTION;
+    }
+
+    public double waterFraction() {
+        return per100Grams.waterGrams() / per100Grams.totalGrams();
+    }
+
+    /** Whether water would dissolve it or set it off, not merely soften it: boiled or foamed sugar, popping candy, tablets. */
+    public boolean mustStayDry() {
+        return nature.is(Nature.Risk.STAY_DRY) && !isCrisp();
+    }
+
+    /** Whether it is dry goods that are eaten for their crunch. */
+    public boolean isCrisp() {
+        boolean takesUpWater = nature.kind() != Nature.Kind.NUT && nature.kind() != Nature.Kind.POWDER;
+        return dry
+                && takesUpWater
+                && waterActivity != null
+                && Neighbours.isCrisp(waterActivity)
+                && sugarFraction() < MOSTLY_SUGAR;
+    }
+
+    private double sugarFraction() {
+        return per100Grams.grams(Part::dissolves) / per100Grams.totalGrams();
+    }
+
+    public boolean isBakery() {
+        return family == Family.Kind.BISCUIT || nature.kind() == Nature.Kind.BAKERY;
+    }
+}
