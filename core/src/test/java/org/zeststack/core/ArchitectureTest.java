@@ -34,7 +34,7 @@ public class ArchitectureTest {
             Map.entry("water", List.of("air")),
             Map.entry("sugar", List.of("water", "air", "heat")),
             Map.entry("workshop", List.of("cavity", "air")),
-            Map.entry("formula", List.of("ingredient", "household", "sugar", "water", "air", "heat", "method")),
+            Map.entry("formula", List.of("ingredient", "rule", "household", "sugar", "water", "air", "heat", "method")),
             Map.entry("bar", List.of("rule", "slab", "method")),
             Map.entry(
                     "stack",
@@ -52,9 +52,11 @@ public class ArchitectureTest {
                             "weighing",
                             "formula",
                             "ingredient",
+                            "water",
+                            "air",
                             "cavity",
                             "slab")),
-            Map.entry("box", List.of("stack", "bar", "judge", "keeping", "weighing")),
+            Map.entry("box", List.of("stack", "bar", "judge", "rule", "keeping", "weighing")),
             Map.entry(
                     "run",
                     List.of(

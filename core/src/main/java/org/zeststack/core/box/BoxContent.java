@@ -10,9 +10,10 @@ import java.util.TreeSet;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.judge.Keeping;
 import org.zeststack.core.keeping.ShelfBand;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.weighing.AverageQuantity;
 
@@ -73,13 +74,13 @@ public final class BoxContent {
         storage(calls);
         keeping(calls);
         if (!allergens().isEmpty()) {
-            calls.add(new Call(
+            add(
+                    calls,
                     Weight.GOOD_TO_KNOW,
                     "allergens",
                     "Contains %s; in one box each bar can carry over to the others."
                             .formatted(String.join(", ", allergens())),
-                    "of all bars together",
-                    "Regulation (EU) 1169/2011, Annex II (from memory)."));
+                    "of all bars together");
         }
         calls.sort(Comparator.comparing(Call::weight));
         return calls;
@@ -92,13 +93,13 @@ public final class BoxContent {
                     ? "; a single box may be %s g short, the mean not at all"
                             .formatted(fixed(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
                     : "";
-            calls.add(new Call(
+            add(
+                    calls,
                     Weight.WILL_FAIL,
                     "lighter-than-declared",
                     "The box holds %s net, %s less than declared."
                             .formatted(grams(netGrams()), grams(declared - netGrams())),
-                    "%s declared − %s%s".formatted(grams(declared), grams(netGrams()), bound),
-                    "Average system, OIML R 87 and Directive 76/211/EEC (values from memory)."));
+                    "%s declared − %s%s".formatted(grams(declared), grams(netGrams()), bound));
         }
     }
 
@@ -106,12 +107,12 @@ public final class BoxContent {
         List<Bar.Storage> kinds =
                 parts.stream().map(p -> p.stack().bar().storage()).distinct().toList();
         if (kinds.size() > 1) {
-            calls.add(new Call(
+            add(
+                    calls,
                     Weight.TAKE_CARE,
                     "storage-differs",
                     "Its bars are not kept alike: what needs the cold blooms in the room, what does not sweats in the cold.",
-                    String.join("; ", kinds.stream().map(Bar.Storage::words).toList()),
-                    BarCalls.PRACTICE));
+                    String.join("; ", kinds.stream().map(Bar.Storage::words).toList()));
         }
     }
 
@@ -120,22 +121,31 @@ public final class BoxContent {
                 .min(Comparator.comparing(p -> Keeping.of(p.stack()).leastWeeks()))
                 .ifPresent(p -> {
                     Keeping keeping = Keeping.of(p.stack());
-                    calls.add(
-                            keeping.known()
-                                    ? new Call(
-                                            keeping.band() == ShelfBand.WET ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
-                                            keeping.band() == ShelfBand.WET ? "keeps-days-only" : "keeping",
-                                            "%s decides: %s. A laboratory's measurement and your local rules decide."
-                                                    .formatted(p.name(), keeping.words()),
-                                            keeping.arithmetic(),
-                                            Keeping.SOURCE)
-                                    : new Call(
-                                            Weight.TAKE_CARE,
-                                            "keeps-unknown",
-                                            "How long %s keeps is not known, nor how long the box does. Have it measured."
-                                                    .formatted(p.name()),
-                                            "no water activity for " + keeping.unknown(),
-                                            Keeping.SOURCE));
+                    if (!keeping.known()) {
+                        add(
+                                calls,
+                                Weight.TAKE_CARE,
+                                "keeps-unknown",
+                                "How long %s keeps is not known, nor how long the box does. Have it measured."
+                                        .formatted(p.name()),
+                                "no water activity for " + keeping.unknown());
+                        return;
+                    }
+                    boolean days = keeping.band() == ShelfBand.WET;
+                    add(
+                            calls,
+                            days ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                            days ? "keeps-days-only" : "keeping",
+                            "%s decides: %s. A laboratory's measurement and your local rules decide."
+                                    .formatted(p.name(), keeping.words()),
+                            keeping.arithmetic());
                 });
+    }
+
+    private void add(List<Call> calls, Weight weight, String code, String message, String arithmetic) {
+        Bounds bounds =
+                parts.isEmpty() ? Bounds.shipped() : parts.get(0).stack().bounds();
+        calls.add(new Call(
+                weight, code, message, arithmetic, Rule.of(Rule.About.BOX, code).source(bounds)));
     }
 }

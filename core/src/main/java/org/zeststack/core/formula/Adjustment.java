@@ -11,6 +11,7 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * One thing about a formula that can be moved by changing lines: the share that keeps a caramel from graining, the firmness
@@ -72,8 +73,8 @@ public record Adjustment(String title, Range range, double value, String ends) {
                 .map(l -> table.get(l.ingredient()).grams(l.grams()))
                 .reduce(Composition.NOTHING, Composition::plus);
         return switch (lever) {
-            case DOCTOR -> FormulaCalls.graining(all);
-            case FIRMNESS -> FormulaCalls.firmness(all);
+            case DOCTOR -> Proportions.graining(all);
+            case FIRMNESS -> Proportions.firmness(all);
             case BRIX -> all.dissolvedSolidsFraction();
             case SOLID_FAT -> {
                 double liquid = formula.lines().stream()
@@ -145,9 +146,9 @@ public record Adjustment(String title, Range range, double value, String ends) {
     }
 
     /** The value in words, with the unit of its lever. */
-    public String words() {
+    public String words(Bounds bounds) {
         return title.startsWith("Firmness")
-                ? fixed(value, 2) + ", " + FormulaCalls.use(value)
+                ? fixed(value, 2) + ", " + Proportions.use(value, bounds)
                 : fixed(100 * value, 0) + " %";
     }
 }

@@ -10,6 +10,8 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
@@ -42,8 +44,7 @@ public record FormulaBalance(
         Optional<WaterActivity> activity,
         String activityRefused) {
 
-    /** Below this share of water the mass is a dry one: no solution to have an activity. */
-    private static final double DRY_FRACTION = 0.03;
+    private static final Bound DRY_MASS = Bounds.shipped().of("dry-mass");
 
     /**
      * Balances a formula whose lines have been checked.
@@ -144,8 +145,9 @@ public record FormulaBalance(
         if (!moistureKnown) {
             throw new Refusal("It ends by eye and its moisture is not known: weigh the pot when done.");
         }
-        if (after.waterGrams() < DRY_FRACTION * after.totalGrams()) {
-            throw new Refusal("Less than 3 % water: a dry or fat mass, which wants a measured water activity.");
+        if (after.waterGrams() < DRY_MASS.least() * after.totalGrams()) {
+            throw new Refusal("Less than %s water: a dry or fat mass, which wants a measured water activity."
+                    .formatted(DRY_MASS.leastWords()));
         }
         boolean crystals = family.kind() == Family.Kind.KNEADED || family.kind() == Family.Kind.FONDANT;
         return WaterActivity.at25(crystals ? Solution.saturated(after) : Solution.in(after));

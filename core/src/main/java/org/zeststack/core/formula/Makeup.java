@@ -1,5 +1,6 @@
 package org.zeststack.core.formula;
 
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +22,7 @@ import org.zeststack.core.ingredient.Nature;
  * @param sweetness relative to the same mass of sucrose
  * @param liquidFatFraction share of the fat that is liquid at 20 °C; 0 without fat
  * @param allergens of all lines that count, in order of the alphabet
- * @param kinds what its ingredients are to the rules that judge
+ * @param gramsOf by what its ingredients are to the rules that judge, as written
  * @param risks of its ingredients that no cooking takes away
  * @param cost of the whole formula as written, in the workshop's money; the lines without a price are left out
  * @param unpriced names of the ingredients without a price
@@ -33,7 +34,7 @@ public record Makeup(
         double sweetness,
         double liquidFatFraction,
         List<String> allergens,
-        Set<Nature.Kind> kinds,
+        Map<Nature.Kind, Double> gramsOf,
         Set<Nature.Risk> risks,
         double cost,
         List<String> unpriced,
@@ -51,7 +52,7 @@ public record Makeup(
         double sodium = 0;
         double cost = 0;
         TreeSet<String> allergens = new TreeSet<>();
-        EnumSet<Nature.Kind> kinds = EnumSet.noneOf(Nature.Kind.class);
+        EnumMap<Nature.Kind, Double> kinds = new EnumMap<>(Nature.Kind.class);
         EnumSet<Nature.Risk> risks = EnumSet.noneOf(Nature.Risk.class);
         TreeSet<String> unpriced = new TreeSet<>();
         Map<String, String> cautions = new TreeMap<>();
@@ -64,7 +65,7 @@ public record Makeup(
             sodium += line.grams() / 100 * ingredient.sodiumPer100Grams();
             liquid += line.grams() / 100 * ingredient.liquidFatPer100Grams();
             allergens.addAll(ingredient.allergens());
-            kinds.add(ingredient.nature().kind());
+            kinds.merge(ingredient.nature().kind(), line.grams(), Double::sum);
             if (ingredient.nature().is(Nature.Risk.INFANTS)) {
                 risks.add(Nature.Risk.INFANTS);
             }
@@ -86,10 +87,15 @@ public record Makeup(
                 Nutrition.sweetness(after),
                 fat > 0 ? Math.min(1, liquid / fat) : 0,
                 List.copyOf(allergens),
-                Set.copyOf(kinds),
+                Map.copyOf(kinds),
                 Set.copyOf(risks),
                 cost,
                 List.copyOf(unpriced),
                 cautions);
+    }
+
+    /** Grams of ingredients of a kind, as written. */
+    public double grams(Nature.Kind kind) {
+        return gramsOf.getOrDefault(kind, 0.0);
     }
 }

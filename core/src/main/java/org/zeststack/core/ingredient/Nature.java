@@ -24,7 +24,9 @@ public record Nature(Kind kind, Set<Risk> risks) {
         BAKERY("biscuit, wafer, cake or pastry"),
         NUT("nuts, seeds, nibs"),
         POWDER("powder, flour or spice"),
-        EGG_WHITE("egg white");
+        EGG_WHITE("egg white"),
+        PECTIN("pectin"),
+        GELLING("gelatine, agar or another gelling agent");
 
         private final String words;
 

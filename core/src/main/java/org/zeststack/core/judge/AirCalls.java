@@ -34,8 +34,7 @@ final class AirCalls {
                                     fixed(layer.volumeMl(), 1),
                                     fixed(density.least(), 2),
                                     fixed(density.greatest(), 2),
-                                    fixed(density.usual(), 2)),
-                    BarCalls.PRACTICE);
+                                    fixed(density.usual(), 2)));
         }
     }
 }

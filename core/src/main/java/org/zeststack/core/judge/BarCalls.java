@@ -7,17 +7,16 @@ import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 
 /** Gathers the calls on a bar: the gravest first. */
 public final class BarCalls {
 
-    public static final String PRACTICE = "Common practice, no source.";
     /** A height that nobody sees. */
     static final double SMALL_MM = 0.05;
-
-    static final String GEOMETRY = "Geometry of the design.";
 
     private final BarStack stack;
     private final List<Call> calls = new ArrayList<>();
@@ -45,11 +44,17 @@ public final class BarCalls {
         return stack;
     }
 
-    void add(Weight weight, String code, String message, String arithmetic, String source) {
-        calls.add(new Call(weight, code, message, arithmetic, source));
+    /** A bound as this workshop has it. */
+    Bound bound(String code) {
+        return stack.bounds().of(code);
     }
 
-    void add(Weight weight, String code, String message, String arithmetic, String source, Change change) {
+    void add(Weight weight, String code, String message, String arithmetic) {
+        add(weight, code, message, arithmetic, null);
+    }
+
+    void add(Weight weight, String code, String message, String arithmetic, Change change) {
+        String source = Rule.of(Rule.About.BAR, code).source(stack.bounds());
         calls.add(new Call(weight, code, message, arithmetic, source, change));
     }
 

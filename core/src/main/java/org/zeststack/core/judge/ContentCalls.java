@@ -1,6 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.PRACTICE;
 import static org.zeststack.core.quantity.Numbers.fixed;
 import static org.zeststack.core.quantity.Numbers.plain;
 
@@ -8,7 +7,6 @@ import java.util.List;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -16,8 +14,8 @@ import org.zeststack.core.stack.StackLayer;
 /** Whether something holds what is in a piece: a shell and a back, a layer around its pieces, a hollow with room. */
 final class ContentCalls {
 
-    private static final Bound PACKED_PIECES = Bound.of("packed-pieces");
-    private static final Bound LOOSE_PIECES = Bound.of("loose-pieces");
+    private static final String PACKED_PIECES = "packed-pieces";
+    private static final String LOOSE_PIECES = "loose-pieces";
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -53,15 +51,17 @@ final class ContentCalls {
                     .mapToDouble(l -> l.volumeMl() * l.design().embedded())
                     .sum();
             double share = ml / (ml + level.volumeMl());
-            if (share > PACKED_PIECES.greatest()) {
+            if (share > calls.bound(PACKED_PIECES).greatest()) {
                 calls.add(
                         Weight.WILL_FAIL,
                         "inclusions-too-many",
                         "%s is too little to wrap what lies in it: loose pieces fill no more than %s of a room."
-                                .formatted(level.name(), BarCalls.percent(PACKED_PIECES.greatest())),
+                                .formatted(
+                                        level.name(),
+                                        BarCalls.percent(
+                                                calls.bound(PACKED_PIECES).greatest())),
                         "%s mL of pieces in %s mL: %s"
-                                .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)),
-                        "Random close packing of spheres, Scott and Kilgour 1969 (value from memory).");
+                                .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)));
             }
         }
     }
@@ -84,8 +84,7 @@ final class ContentCalls {
                     "no-shell",
                     "Nothing lines the cavity: %s holds on to the mould. Line it with couverture first."
                             .formatted(soft.get(0).name()),
-                    "a moulded bar without a shell",
-                    PRACTICE);
+                    "a moulded bar without a shell");
         }
         StackLayer last = soft.get(soft.size() - 1);
         boolean covered = stack.layers().stream()
@@ -97,8 +96,7 @@ final class ContentCalls {
                     Weight.WILL_FAIL,
                     "no-back",
                     "Nothing closes the back: %s dries out and leaks. Close it with couverture.".formatted(last.name()),
-                    "a moulded bar without a back",
-                    PRACTICE);
+                    "a moulded bar without a back");
         }
     }
 
@@ -109,7 +107,8 @@ final class ContentCalls {
         if (content.isEmpty() || filled) {
             return;
         }
-        double bulk = content.stream().mapToDouble(StackLayer::volumeMl).sum() / LOOSE_PIECES.greatest();
+        double bulk = content.stream().mapToDouble(StackLayer::volumeMl).sum()
+                / calls.bound(LOOSE_PIECES).greatest();
         double room = frame.inside().volumeMl() * frame.halves();
         if (bulk > room) {
             calls.add(
@@ -119,10 +118,9 @@ final class ContentCalls {
                             .formatted(fixed(bulk, 1), fixed(room, 1)),
                     "%s mL / %s = %s mL"
                             .formatted(
-                                    fixed(bulk * LOOSE_PIECES.greatest(), 1),
-                                    plain(LOOSE_PIECES.greatest()),
-                                    fixed(bulk, 1)),
-                    PRACTICE);
+                                    fixed(bulk * calls.bound(LOOSE_PIECES).greatest(), 1),
+                                    plain(calls.bound(LOOSE_PIECES).greatest()),
+                                    fixed(bulk, 1)));
         }
     }
 }

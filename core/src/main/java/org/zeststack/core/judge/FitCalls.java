@@ -1,7 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.GEOMETRY;
-import static org.zeststack.core.judge.BarCalls.PRACTICE;
 import static org.zeststack.core.judge.BarCalls.grams;
 import static org.zeststack.core.judge.BarCalls.mm;
 import static org.zeststack.core.judge.BarCalls.set;
@@ -16,7 +14,6 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -24,7 +21,7 @@ import org.zeststack.core.stack.StackLayer;
 /** Whether everything has room in the cavity: fillings below the seal line, a back that closes. */
 final class FitCalls {
 
-    static final Bound BACK_THICKNESS = Bound.of("back-thickness");
+    static final String BACK_THICKNESS = "back-thickness";
 
     private static final double SMALL_ML = 1e-6;
 
@@ -46,8 +43,7 @@ final class FitCalls {
                     "overfull",
                     "What is pressed in takes %s mL more than the layer that it should lie in holds."
                             .formatted(fixed(frame.lackingMl(), 1)),
-                    "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)),
-                    GEOMETRY);
+                    "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)));
         }
         if (frame instanceof Frame.Moulded moulded) {
             FitCalls fit = new FitCalls(calls, moulded);
@@ -85,8 +81,7 @@ final class FitCalls {
                     "empty-room",
                     "%s stay empty below the rim: %s mL. Let one layer take the rest."
                             .formatted(mm(frame.emptyMm()), fixed(ml, 1)),
-                    "inside %s mm − layers %s mm".formatted(fixed(inside, 1), fixed(inside - frame.emptyMm(), 1)),
-                    GEOMETRY);
+                    "inside %s mm − layers %s mm".formatted(fixed(inside, 1), fixed(inside - frame.emptyMm(), 1)));
         }
     }
 
@@ -99,7 +94,6 @@ final class FitCalls {
                 "It does not fit: %s.%s"
                         .formatted(why, advice.map(a -> " " + a.words).orElse("")),
                 advice.map(a -> arithmetic + "; " + a.arithmetic).orElse(arithmetic),
-                GEOMETRY,
                 advice.map(a -> a.change).orElse(null));
     }
 
@@ -111,7 +105,9 @@ final class FitCalls {
     /** The middle of what the back may be; 0 without a back. */
     private double wantedBackMm() {
         return stack.first(LayerKind.BACK)
-                .map(b -> (b.design().least(BACK_THICKNESS) + b.design().greatest(BACK_THICKNESS)) / 2)
+                .map(b -> (b.design().least(calls.bound(BACK_THICKNESS))
+                                + b.design().greatest(calls.bound(BACK_THICKNESS)))
+                        / 2)
                 .orElse(0.0);
     }
 
@@ -126,8 +122,8 @@ final class FitCalls {
             return;
         }
         StackLayer back = closing.get();
-        double least = back.design().least(BACK_THICKNESS);
-        double greatest = back.design().greatest(BACK_THICKNESS);
+        double least = back.design().least(calls.bound(BACK_THICKNESS));
+        double greatest = back.design().greatest(calls.bound(BACK_THICKNESS));
         double thick = back.thicknessMm();
         boolean thin = thick < least - 1e-9;
         if (!thin && thick <= greatest + 1e-9) {
@@ -146,7 +142,6 @@ final class FitCalls {
                                 mm(thick), words, advice.map(a -> " " + a.words).orElse("")),
                 advice.map(a -> a.arithmetic)
                         .orElse("%s mm; %s to %s mm".formatted(fixed(thick, 2), fixed(least, 1), fixed(greatest, 1))),
-                PRACTICE,
                 advice.map(a -> a.change).orElse(null));
     }
 

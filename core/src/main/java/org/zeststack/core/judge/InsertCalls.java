@@ -1,6 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.GEOMETRY;
 import static org.zeststack.core.judge.BarCalls.mm;
 import static org.zeststack.core.judge.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.fixed;
@@ -12,7 +11,6 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -20,7 +18,7 @@ import org.zeststack.core.stack.StackLayer;
 /** Whether inserts go in between the lined walls and stay below what covers them. */
 final class InsertCalls {
 
-    private static final Bound INSERT_CLEARANCE = Bound.of("insert-clearance");
+    private static final String INSERT_CLEARANCE = "insert-clearance";
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -42,7 +40,7 @@ final class InsertCalls {
         for (StackLayer layer : stack.all(LayerKind.INSERT)) {
             BarLayer.Insert insert = layer.design().insert();
             Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), layer.fromMm()));
-            double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
+            double play = insert.spreadMm() + 2 * calls.bound(INSERT_CLEARANCE).least();
             double across = insert.acrossMm() + play;
             double widest = insert.shape() == BarLayer.Shape.DISC ? room.widestDiscMm() : room.widthMm();
             if (across > widest) {
@@ -90,11 +88,10 @@ final class InsertCalls {
                 "%s mm + spread and %s mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
                         .formatted(
                                 fixed(size, 1),
-                                plain(INSERT_CLEARANCE.least()),
+                                plain(calls.bound(INSERT_CLEARANCE).least()),
                                 fixed(play, 1),
                                 fixed(size + play, 1),
                                 fixed(room, 1)),
-                GEOMETRY,
                 change);
     }
 
@@ -107,7 +104,7 @@ final class InsertCalls {
                 .orElseThrow();
         BarLayer.Insert insert = now.design().insert();
         Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), now.fromMm()));
-        double play = insert.spreadMm() + 2 * INSERT_CLEARANCE.least();
+        double play = insert.spreadMm() + 2 * of.bounds().of(INSERT_CLEARANCE).least();
         double across = insert.acrossMm() + play;
         if (insert.shape() == BarLayer.Shape.DISC) {
             return room.widestDiscMm() - across;
@@ -126,8 +123,8 @@ final class InsertCalls {
         if (over <= BarCalls.SMALL_MM || !FitCalls.fits(stack, frame)) {
             return;
         }
-        double seal =
-                back.map(b -> top - b.design().least(FitCalls.BACK_THICKNESS)).orElse(top);
+        double seal = back.map(b -> top - b.design().least(calls.bound(FitCalls.BACK_THICKNESS)))
+                .orElse(top);
         var lower = new Repair(
                         stack, layer.index(), (l, mm) -> l.with(l.insert().ofHeight(mm)), s -> below(s, layer))
                 .figure(layer.design().insert().heightMm(), BarLayer.Insert.HEIGHT_MM.least());
@@ -151,7 +148,6 @@ final class InsertCalls {
                                 fixed(layer.toMm() - layer.fromMm(), 1),
                                 fixed(layer.toMm(), 1),
                                 fixed(ceiling, 1)),
-                GEOMETRY,
                 change);
     }
 

@@ -23,11 +23,7 @@ import org.zeststack.core.stack.StackLayer;
  */
 public record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String unknown, String arithmetic) {
 
-    private static final Bound ACTIVITY_UNCERTAINTY = Bound.of("activity-uncertainty");
-
     public static final String SOURCE = "Bands of water activity (from memory); weeks are common practice, no source.";
-
-    private static final Bound KEPT_COLD = Bound.of("kept-cold");
 
     public static Keeping of(BarStack stack) {
         List<StackLayer> unknown = stack.layers().stream()
@@ -42,14 +38,16 @@ public record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String 
                 .filter(l -> l.material().waterActivity() != null)
                 .max(Comparator.comparing(l -> l.material().waterActivity()))
                 .orElse(null);
-        double activity =
-                wettest == null ? 0 : Math.min(1, wettest.material().waterActivity() + ACTIVITY_UNCERTAINTY.greatest());
-        ShelfBand band = ShelfBand.of(activity);
-        boolean cold = stack.bar().finish() == Bar.Finish.KEPT_COLD;
+        double uncertainty = stack.bounds().of("activity-uncertainty").greatest();
+        double activity = wettest == null ? 0 : Math.min(1, wettest.material().waterActivity() + uncertainty);
+        ShelfBand band = ShelfBand.of(activity, stack.bounds());
+        Bound weeks = band.weeks(stack.bounds());
+        Bound cold =
+                stack.bar().finish() == Bar.Finish.KEPT_COLD ? stack.bounds().of("kept-cold") : weeks;
         return new Keeping(
                 band,
-                cold ? Math.min((int) KEPT_COLD.least(), band.leastWeeks()) : band.leastWeeks(),
-                cold ? Math.min((int) KEPT_COLD.greatest(), band.greatestWeeks()) : band.greatestWeeks(),
+                (int) Math.min(cold.least(), weeks.least()),
+                (int) Math.min(cold.greatest(), weeks.greatest()),
                 "",
                 wettest == null
                         ? "nothing in it holds free water: " + band.words()
@@ -57,7 +55,7 @@ public record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String 
                                 .formatted(
                                         wettest.name(),
                                         fixed(wettest.material().waterActivity(), 2),
-                                        fixed(ACTIVITY_UNCERTAINTY.greatest(), 2),
+                                        fixed(uncertainty, 2),
                                         band.words()));
     }
 

@@ -1,6 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.PRACTICE;
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
@@ -9,15 +8,14 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.keeping.ShelfBand;
-import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 
 /** How long it may keep and what decides it; spirits. */
 final class KeepingCalls {
 
-    private static final Bound SPIRITS_CARE = Bound.of("spirits-care");
-    private static final Bound SPIRITS_TOLD = Bound.of("spirits-told");
+    private static final String SPIRITS_CARE = "spirits-care";
+    private static final String SPIRITS_TOLD = "spirits-told";
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -41,8 +39,7 @@ final class KeepingCalls {
                     "keeps-unknown",
                     "How long it keeps is not known: nobody can say how much free water there is in %s. Have it measured."
                             .formatted(keeping.unknown()),
-                    "no water activity for " + keeping.unknown(),
-                    Keeping.SOURCE);
+                    "no water activity for " + keeping.unknown());
             return;
         }
         boolean days = keeping.band() == ShelfBand.WET;
@@ -58,22 +55,21 @@ final class KeepingCalls {
                                         stack.bar().finish() == Bar.Finish.KEPT_COLD
                                                 ? ", since it is not tempered"
                                                 : ""),
-                keeping.arithmetic(),
-                Keeping.SOURCE);
+                keeping.arithmetic());
     }
 
     private void spirits() {
         for (StackLayer layer : stack.layers()) {
             Composition hundred = layer.material().per100Grams();
             double alcohol = hundred.grams(Part.ALCOHOL) / hundred.totalGrams();
-            if (alcohol < SPIRITS_TOLD.least()) {
+            if (alcohol < calls.bound(SPIRITS_TOLD).least()) {
                 continue;
             }
             double wet = hundred.grams(Part.ALCOHOL) / (hundred.grams(Part.ALCOHOL) + hundred.waterGrams());
             double ofPiece = alcohol * layer.grams() / stack.pieceGrams();
             Double activity = layer.material().waterActivity();
             calls.add(
-                    alcohol >= SPIRITS_CARE.least() ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                    alcohol >= calls.bound(SPIRITS_CARE).least() ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                     "spirits",
                     "%s holds %s alcohol: not for children, and to be declared where local rules say so.%s"
                             .formatted(
@@ -84,8 +80,7 @@ final class KeepingCalls {
                                             : " It counts as water-like and preserving: a_w about %s with it."
                                                     .formatted(fixed(activity, 2))),
                     "%s of the layer, %s of what is liquid in it, %s of the piece"
-                            .formatted(percent(alcohol), percent(wet), percent(ofPiece)),
-                    PRACTICE);
+                            .formatted(percent(alcohol), percent(wet), percent(ofPiece)));
         }
     }
 }

@@ -4,6 +4,7 @@ import static org.zeststack.core.judge.BarCalls.grams;
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +17,6 @@ import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.naming.ChocolateName;
-import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
@@ -26,7 +26,7 @@ import org.zeststack.core.weighing.AverageQuantity;
 /** What the piece may be called, what it declares, and what it must warn of. */
 final class NameCalls {
 
-    private static final Bound WHOLE_NUT = Bound.of("whole-nut");
+    private static final String WHOLE_NUT = "whole-nut";
 
     private static final Map<String, ChocolateName> COUVERTURES = Map.of(
             "dark", ChocolateName.COUVERTURE, "milk", ChocolateName.MILK_COUVERTURE, "white", ChocolateName.WHITE);
@@ -36,8 +36,6 @@ final class NameCalls {
             Bar.SoldAs.CHOCOLATE, ChocolateName.CHOCOLATE,
             Bar.SoldAs.MILK_CHOCOLATE, ChocolateName.MILK,
             Bar.SoldAs.WHITE_CHOCOLATE, ChocolateName.WHITE);
-
-    private static final String NEEDED = Numbers.plain(100 * ChocolateName.FILLED_OUTSIDE.least());
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -74,8 +72,7 @@ final class NameCalls {
                         "couverture-name",
                         "%s does not meet the name %s: %s."
                                 .formatted(material.name(), name.words(), String.join("; ", lacks)),
-                        String.join("; ", lacks),
-                        ChocolateName.SOURCE);
+                        String.join("; ", lacks));
             }
         }
     }
@@ -83,14 +80,13 @@ final class NameCalls {
     private void name() {
         Bar.SoldAs sold = stack.bar().soldAs();
         boolean compound = stack.layers().stream()
-                .anyMatch(l -> l.outside() && l.material().compound());
+                .anyMatch(l -> stack.outside(l) && l.material().compound());
         if (compound && sold != Bar.SoldAs.OWN_NAME) {
             calls.add(
                     Weight.WILL_FAIL,
                     "name-not-met",
                     "Coated with compound it may not be called %s.".formatted(sold.words()),
                     "fat other than cocoa butter",
-                    ChocolateName.SOURCE,
                     ownName());
         }
         if (SOLD.containsKey(sold)) {
@@ -106,29 +102,52 @@ final class NameCalls {
         return new Change("Sell it under a name of its own", Map.of("soldAs", Bar.SoldAs.OWN_NAME.name()));
     }
 
+    /** The outside must be that chocolate, and what is not chocolate a minor part of the piece that nothing fills. */
     private void plain(Bar.SoldAs sold, ChocolateName name) {
-        Composition chocolate = Composition.NOTHING;
+        Composition outside = Composition.NOTHING;
+        double chocolate = 0;
         for (StackLayer layer : stack.layers()) {
             if (layer.material().isChocolate()) {
-                Composition hundred = layer.material().per100Grams();
-                chocolate = chocolate.plus(hundred.times(layer.grams() / hundred.totalGrams()));
+                chocolate += layer.grams();
+                if (outermost(layer)) {
+                    Composition hundred = layer.material().per100Grams();
+                    outside = outside.plus(hundred.times(layer.grams() / hundred.totalGrams()));
+                }
             }
         }
-        List<String> lacks = chocolate.totalGrams() == 0 ? List.of("no chocolate in it") : name.lacks(chocolate);
+        List<String> lacks =
+                new ArrayList<>(outside.totalGrams() == 0 ? List.of("no chocolate outside") : name.lacks(outside));
+        Bound others = calls.bound("other-substances");
+        double other = 1 - chocolate / stack.pieceGrams();
+        if (other > others.greatest()) {
+            lacks.add("other substances %s, allowed %s".formatted(percent(other), others.words()));
+        }
+        if (hasInside()) {
+            lacks.add("it is filled");
+        }
         if (!lacks.isEmpty()) {
             calls.add(
                     Weight.WILL_FAIL,
                     "name-not-met",
                     "It may not be called %s: %s.".formatted(sold.words(), String.join("; ", lacks)),
                     String.join("; ", lacks),
-                    ChocolateName.SOURCE,
                     ownName());
         }
     }
 
-    /** Whether there is anything inside to be filled with. */
+    /** Whether a layer is seen from outside: shell, back and coats, or where there are none whatever is bare. */
+    private boolean outermost(StackLayer layer) {
+        boolean enclosed =
+                stack.layers().stream().anyMatch(l -> l.kind() == LayerKind.SHELL || l.kind() == LayerKind.COAT);
+        return enclosed && layer.kind().level() ? layer.kind() == LayerKind.BACK : stack.outside(layer);
+    }
+
+    /** Whether there is anything but chocolate inside to be filled with. */
     private boolean hasInside() {
-        return stack.layers().stream().anyMatch(l -> !l.outside() && l.kind() != LayerKind.INCLUSION);
+        return stack.layers().stream()
+                .anyMatch(l -> !stack.outside(l)
+                        && l.kind() != LayerKind.INCLUSION
+                        && !l.material().isChocolate());
     }
 
     private void unfilled() {
@@ -136,34 +155,37 @@ final class NameCalls {
                 Weight.GOOD_TO_KNOW,
                 "chocolate-share",
                 "Chocolate is %s of the piece; there is no filling in it.".formatted(percent(stack.chocolateShare())),
-                "%s chocolate / %s piece".formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams())),
-                ChocolateName.SOURCE);
+                "%s chocolate / %s piece".formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams())));
     }
 
     private void filled(boolean wanted) {
         double share = stack.chocolateShare();
         boolean bakery = stack.layers().stream()
-                .anyMatch(l -> !l.outside() && l.material().isBakery());
-        boolean enough = share >= ChocolateName.FILLED_OUTSIDE.least();
-        String arithmetic = "%s chocolate outside / %s piece = %s; needed %s %%"
-                .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams()), percent(share), NEEDED);
+                .anyMatch(l -> !stack.outside(l) && l.material().isBakery());
+        boolean enough = share >= calls.bound("filled-chocolate").least();
+        String arithmetic = "%s chocolate outside / %s piece = %s; needed %s"
+                .formatted(
+                        grams(stack.outsideChocolateGrams()),
+                        grams(stack.pieceGrams()),
+                        percent(share),
+                        calls.bound("filled-chocolate").leastWords());
         if (wanted && bakery) {
             calls.add(
                     Weight.WILL_FAIL,
                     "name-not-met",
                     "With bakery ware inside it may not be called filled chocolate: name it for what it is, a coated biscuit.",
                     "the inside of filled chocolate is not bakery ware, pastry, biscuit or ice",
-                    ChocolateName.SOURCE,
                     ownName());
         }
         if (wanted && !enough) {
             calls.add(
                     Weight.WILL_FAIL,
                     "name-not-met",
-                    "Chocolate is %s of the piece: it may not be called filled chocolate (%s %% needed)."
-                            .formatted(percent(share), NEEDED),
+                    "Chocolate is %s of the piece: it may not be called filled chocolate (%s needed)."
+                            .formatted(
+                                    percent(share),
+                                    calls.bound("filled-chocolate").leastWords()),
                     arithmetic,
-                    ChocolateName.SOURCE,
                     ownName());
         }
         if (!wanted || enough && !bakery) {
@@ -176,8 +198,7 @@ final class NameCalls {
                     Weight.GOOD_TO_KNOW,
                     "chocolate-share",
                     "Chocolate outside is %s of the piece; %s.".formatted(percent(share), may),
-                    arithmetic,
-                    ChocolateName.SOURCE);
+                    arithmetic);
         }
     }
 
@@ -197,7 +218,6 @@ final class NameCalls {
                     "lighter-than-declared",
                     "The piece weighs %s, %s less than declared.".formatted(grams(piece), grams(declared - piece)),
                     "%s declared − %s designed%s".formatted(grams(declared), grams(piece), bound),
-                    "Average system, OIML R 87 and Directive 76/211/EEC (values from memory).",
                     Bar.DECLARED_GRAMS.holds(Math.floor(piece))
                             ? new Change(
                                     "Declare %s g".formatted(fixed(Math.floor(piece), 0)),
@@ -213,8 +233,7 @@ final class NameCalls {
                     Weight.GOOD_TO_KNOW,
                     "allergens",
                     "Contains %s.".formatted(String.join(", ", allergens)),
-                    "of all layers together; what is carried over from other bars comes on top",
-                    "Regulation (EU) 1169/2011, Annex II (from memory).");
+                    "of all layers together; what is carried over from other bars comes on top");
         }
     }
 
@@ -225,7 +244,9 @@ final class NameCalls {
             boolean counted = layer.design().by() == BarLayer.By.PIECES;
             if (strewn
                     && layer.material().nature().is(Nature.Risk.CHOKING)
-                    && (!counted || layer.design().eachGrams() >= WHOLE_NUT.least())) {
+                    && (!counted
+                            || layer.design().eachGrams()
+                                    >= calls.bound(WHOLE_NUT).least())) {
                 calls.add(
                         Weight.TAKE_CARE,
                         "whole-nuts-choking",
@@ -236,8 +257,7 @@ final class NameCalls {
                                                 layer.name(),
                                                 fixed(layer.design().eachGrams(), 1))
                                 : "%s, %s a piece; chopped ones are an ingredient of their own"
-                                        .formatted(layer.name(), grams(layer.grams())),
-                        BarCalls.PRACTICE);
+                                        .formatted(layer.name(), grams(layer.grams())));
             }
         }
     }
@@ -253,9 +273,7 @@ final class NameCalls {
                     Weight.TAKE_CARE,
                     "honey-infants",
                     "Honey is in it: not for children under one year. Say so on the label.",
-                    "in " + String.join(", ", with),
-                    "Spores of Clostridium botulinum in honey, which boiling does not kill: common advice of health authorities (from"
-                            + " memory).");
+                    "in " + String.join(", ", with));
         }
     }
 }

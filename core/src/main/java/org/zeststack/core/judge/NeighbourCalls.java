@@ -1,6 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.PRACTICE;
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
@@ -11,8 +10,8 @@ import java.util.Set;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.keeping.Neighbours;
-import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.StackLayer;
@@ -20,20 +19,22 @@ import org.zeststack.core.stack.StackLayer;
 /** What moves between layers that touch: water into what is crisp or must stay dry, liquid oil into couverture. */
 final class NeighbourCalls {
 
-    private static final Bound OIL_CARE = Bound.of("oil-care");
-    private static final Bound OIL_TOLD = Bound.of("oil-told");
-    private static final Bound WET_NEIGHBOUR = Bound.of("wet-neighbour");
-    private static final Bound CRISP_COAT = Bound.of("crisp-coat");
+    private static final String OIL_CARE = "oil-care";
+    private static final String OIL_TOLD = "oil-told";
+    private static final String WET_NEIGHBOUR = "wet-neighbour";
+    private static final String CRISP_COAT = "crisp-coat";
 
     /** Heights nearer than this are one. */
     private static final double CLOSE_MM = 0.01;
 
     private final BarCalls calls;
     private final BarStack stack;
+    private final Neighbours neighbours;
 
     private NeighbourCalls(BarCalls calls) {
         this.calls = calls;
         this.stack = calls.stack();
+        this.neighbours = new Neighbours(stack.bounds());
     }
 
     /** Two layers that touch. */
@@ -89,14 +90,32 @@ final class NeighbourCalls {
         return levels && !empty && overlap > (lies ? CLOSE_MM : -CLOSE_MM);
     }
 
-    private static boolean barrier(Material material) {
-        return Neighbours.isBarrier(material.fatFraction(), material.waterFraction());
+    private boolean barrier(Material material) {
+        return neighbours.isBarrier(material.fatFraction(), material.waterFraction());
+    }
+
+    /** Whether it is dry goods that are eaten for their crunch. */
+    private boolean isCrisp(Material material) {
+        Nature.Kind kind = material.nature().kind();
+        boolean takesUpWater = kind != Nature.Kind.NUT && kind != Nature.Kind.POWDER;
+        return material.dry()
+                && takesUpWater
+                && material.waterActivity() != null
+                && neighbours.isCrisp(material.waterActivity())
+                && material.sugarFraction() < calls.bound("melts-in-water").least();
+    }
+
+    /** Whether water would dissolve it or set it off, not merely soften it: boiled or foamed sugar, popping candy, tablets. */
+    private boolean mustStayDry(Material material) {
+        return material.nature().is(Nature.Risk.STAY_DRY) && !isCrisp(material);
     }
 
     /** Whether a crisp part carries its own coat of fat or couverture. */
     private boolean coated(StackLayer layer) {
         BarLayer.Mix mix = layer.design().mix();
-        if (mix == null || mix.marbled() || mix.fraction() < CRISP_COAT.least()) {
+        if (mix == null
+                || mix.marbled()
+                || mix.fraction() < calls.bound(CRISP_COAT).least()) {
             return false;
         }
         Material coat = stack.parts().materials().get(mix.of());
@@ -106,13 +125,13 @@ final class NeighbourCalls {
     private void crisp(StackLayer dry, StackLayer wet, Set<String> told) {
         Material crisp = dry.material();
         Double there = wet.material().waterActivity();
-        if (!crisp.isCrisp() || coated(dry) || wet.material().dry() || there == null || barrier(wet.material())) {
+        if (!isCrisp(crisp) || coated(dry) || wet.material().dry() || there == null || barrier(wet.material())) {
             return;
         }
-        if (!Neighbours.softens(crisp.waterActivity(), there) || !told.add("crisp" + dry.key())) {
+        if (!neighbours.softens(crisp.waterActivity(), there) || !told.add("crisp" + dry.key())) {
             return;
         }
-        boolean soon = Neighbours.softensSoon(there);
+        boolean soon = neighbours.softensSoon(there);
         calls.add(
                 soon ? Weight.WILL_FAIL : Weight.TAKE_CARE,
                 "crisp-beside-wet",
@@ -124,14 +143,13 @@ final class NeighbourCalls {
                                 wet.name(),
                                 fixed(crisp.waterActivity(), 2),
                                 dry.name(),
-                                fixed(Neighbours.crispUpTo(), 2)),
-                "Water moves from the higher water activity to the lower; the bound is common practice, no source.");
+                                fixed(neighbours.crispUpTo(), 2)));
     }
 
     private void dry(StackLayer dry, StackLayer wet, Set<String> told) {
-        if (!dry.material().mustStayDry()
+        if (!mustStayDry(dry.material())
                 || coated(dry)
-                || wet.material().waterFraction() < WET_NEIGHBOUR.least()
+                || wet.material().waterFraction() < calls.bound(WET_NEIGHBOUR).least()
                 || !told.add("dry" + dry.key())) {
             return;
         }
@@ -140,23 +158,23 @@ final class NeighbourCalls {
                 "dry-beside-wet",
                 "%s must stay dry and lies against %s. Keep couverture or fat between them."
                         .formatted(dry.name(), wet.name()),
-                "%s holds %s water".formatted(wet.name(), percent(wet.material().waterFraction())),
-                dry.material().caution());
+                "%s holds %s water".formatted(wet.name(), percent(wet.material().waterFraction())));
     }
 
     private void oil(StackLayer nut, StackLayer chocolate, Set<String> told) {
         double liquid = nut.material().isChocolate() ? 0 : nut.material().liquidFatFraction();
         // Fat that is emulsified with water stays where it is.
-        boolean wet = nut.material().waterFraction() > WET_NEIGHBOUR.least();
+        boolean wet =
+                nut.material().waterFraction() > calls.bound(WET_NEIGHBOUR).least();
         boolean whole = nut.kind() == LayerKind.INCLUSION && nut.design().by() == BarLayer.By.PIECES;
         if (!chocolate.material().isChocolate()
-                || liquid < OIL_TOLD.least()
+                || liquid < calls.bound(OIL_TOLD).least()
                 || wet
                 || whole
                 || !told.add("oil" + nut.key())) {
             return;
         }
-        boolean care = liquid >= OIL_CARE.least();
+        boolean care = liquid >= calls.bound(OIL_CARE).least();
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 "oil-into-chocolate",
@@ -168,7 +186,9 @@ final class NeighbourCalls {
                                         ? " Temper couverture or cocoa butter into the paste, and keep it cool."
                                         : " Keep it cool."),
                 "%s of %s is fat that is liquid at 20 °C; from %s it is a fault"
-                        .formatted(percent(liquid), nut.name(), percent(OIL_CARE.least())),
-                PRACTICE);
+                        .formatted(
+                                percent(liquid),
+                                nut.name(),
+                                percent(calls.bound(OIL_CARE).least())));
     }
 }

@@ -1,7 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.GEOMETRY;
-import static org.zeststack.core.judge.BarCalls.PRACTICE;
 import static org.zeststack.core.judge.BarCalls.mm;
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.judge.BarCalls.set;
@@ -28,10 +26,9 @@ import org.zeststack.core.stack.StackLayer;
 /** Shells and coats that hold and are pleasant to bite, walls that let go, slabs that leave little over. */
 final class ThicknessCalls {
 
-    private static final Bound SHELL_THICKNESS = Bound.of("shell-thickness");
-    private static final Bound COAT_THICKNESS = Bound.of("coat-thickness");
-    private static final Bound DRAFT = Bound.of("draft");
-    private static final Bound OFFCUTS = Bound.of("offcuts");
+    private static final String COAT_THICKNESS = "coat-thickness";
+    private static final String DRAFT = "draft";
+    private static final String OFFCUTS = "offcuts";
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -51,20 +48,15 @@ final class ThicknessCalls {
     }
 
     private void shell() {
-        stack.first(LayerKind.SHELL).ifPresent(shell -> {
-            double least = shell.design().least(SHELL_THICKNESS);
-            double greatest = shell.design().greatest(SHELL_THICKNESS);
-            bound(
-                    shell,
-                    shell.thicknessMm(),
-                    least,
-                    greatest,
-                    "shell",
-                    "shell",
-                    "it will crack on release or let the filling through",
-                    Weight.WILL_FAIL,
-                    SHELL_THICKNESS.usual());
-        });
+        stack.first(LayerKind.SHELL)
+                .ifPresent(shell -> bound(
+                        shell,
+                        shell.thicknessMm(),
+                        calls.bound("shell-thickness"),
+                        "shell",
+                        "shell",
+                        "it will crack on release or let the filling through",
+                        Weight.WILL_FAIL));
     }
 
     private void coats() {
@@ -78,11 +70,11 @@ final class ThicknessCalls {
         face(faces, coats, "on top", BarLayer.Faces::top);
         faces.stream()
                 .min(Comparator.comparingDouble(Face::mm))
-                .filter(f -> f.mm < least(f.last))
+                .filter(f -> f.mm < f.last.design().least(calls.bound(COAT_THICKNESS)))
                 .ifPresent(f -> coat(f, faces));
         faces.stream()
                 .max(Comparator.comparingDouble(Face::mm))
-                .filter(f -> f.mm > greatest(f.last))
+                .filter(f -> f.mm > f.last.design().greatest(calls.bound(COAT_THICKNESS)))
                 .ifPresent(f -> coat(f, faces));
     }
 
@@ -110,33 +102,18 @@ final class ThicknessCalls {
         bound(
                 face.last,
                 face.mm,
-                least(face.last),
-                greatest(face.last),
+                calls.bound(COAT_THICKNESS),
                 "coat",
                 what,
                 "the centre shows through and draws water",
-                Weight.TAKE_CARE,
-                COAT_THICKNESS.usual());
-    }
-
-    private static double least(StackLayer coat) {
-        return coat.design().least(COAT_THICKNESS);
-    }
-
-    private static double greatest(StackLayer coat) {
-        return coat.design().greatest(COAT_THICKNESS);
+                Weight.TAKE_CARE);
     }
 
     private void bound(
-            StackLayer layer,
-            double thick,
-            double least,
-            double greatest,
-            String code,
-            String what,
-            String failure,
-            Weight thin,
-            double usual) {
+            StackLayer layer, double thick, Bound bound, String code, String what, String failure, Weight thin) {
+        double least = layer.design().least(bound);
+        double greatest = layer.design().greatest(bound);
+        double usual = bound.usual();
         boolean byMm = layer.design().by() == BarLayer.By.MM;
         double target = usual >= least && usual <= greatest ? usual : (least + greatest) / 2;
         if (thick < least - 1e-9) {
@@ -145,7 +122,6 @@ final class ThicknessCalls {
                     code + "-too-thin",
                     "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
                     "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),
-                    PRACTICE,
                     byMm
                             ? set(
                                     layer,
@@ -163,7 +139,6 @@ final class ThicknessCalls {
                     "%s of %s: more to bite through than anybody enjoys. Take %s or less."
                             .formatted(title(what), mm(thick), mm(greatest)),
                     "%s mm > %s mm".formatted(fixed(thick, 2), plain(greatest)),
-                    PRACTICE,
                     byMm && amount > 0 ? set(layer, "amount", amount, title(what) + " of " + mm(greatest)) : null);
         }
     }
@@ -174,7 +149,7 @@ final class ThicknessCalls {
 
     private void draft() {
         if (stack.frame() instanceof Frame.Moulded m
-                && m.cavity().draftDegrees() < DRAFT.least()
+                && m.cavity().draftDegrees() < calls.bound(DRAFT).least()
                 && m.cavity().floorEdgeMm() > 0) {
             calls.add(
                     Weight.TAKE_CARE,
@@ -182,8 +157,9 @@ final class ThicknessCalls {
                     "The walls lean by %s° only: pieces hold on at release. Chill them longer, or take a mould that opens more."
                             .formatted(fixed(m.cavity().draftDegrees(), 1)),
                     "atan((opening − floor) / 2 depth) = %s° < %s°"
-                            .formatted(fixed(m.cavity().draftDegrees(), 1), plain(DRAFT.least())),
-                    PRACTICE);
+                            .formatted(
+                                    fixed(m.cavity().draftDegrees(), 1),
+                                    plain(calls.bound(DRAFT).least())));
         }
     }
 
@@ -194,7 +170,7 @@ final class ThicknessCalls {
         SlabCut cut = frame.cut();
         double laid = stack.layers().stream().mapToDouble(StackLayer::laidGrams).sum();
         double lost = (laid - stack.pieceGrams()) * cut.pieces();
-        boolean care = cut.offcutFraction() > OFFCUTS.greatest();
+        boolean care = cut.offcutFraction() > calls.bound(OFFCUTS).greatest();
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 care ? "offcuts-high" : "offcuts",
@@ -211,12 +187,11 @@ final class ThicknessCalls {
                                 fixed(cut.acrossMm(), 1),
                                 plain(cut.lengthMm()),
                                 plain(cut.widthMm())),
-                GEOMETRY,
                 care && stack.bar().body() instanceof Body.Slab ? dividing(cut).orElse(null) : null);
     }
 
     /** Pieces nearest to the designed ones that leave nothing but trim and kerf; empty where that is too much itself. */
-    private static Optional<Change> dividing(SlabCut cut) {
+    private Optional<Change> dividing(SlabCut cut) {
         double along = dividing(cut.lengthMm(), cut.alongMm(), cut.kerfMm(), cut.trimMm());
         double across = dividing(cut.widthMm(), cut.acrossMm(), cut.kerfMm(), cut.trimMm());
         double length = cut.turned() ? across : along;
@@ -225,7 +200,7 @@ final class ThicknessCalls {
                 || width < SlabCut.PIECE_MM.least()
                 || SlabCut.of(cut.lengthMm(), cut.widthMm(), length, width, cut.kerfMm(), cut.trimMm())
                                 .offcutFraction()
-                        > OFFCUTS.greatest()) {
+                        > calls.bound(OFFCUTS).greatest()) {
             return Optional.empty();
         }
         return Optional.of(new Change(
@@ -265,7 +240,6 @@ final class ThicknessCalls {
                         .formatted(
                                 plain(bowl),
                                 fixed(height - BarStack.BOWL_OVER_MM, 1),
-                                fixed(coat.material().densityGramsPerMl(), 2)),
-                PRACTICE);
+                                fixed(coat.material().densityGramsPerMl(), 2)));
     }
 }

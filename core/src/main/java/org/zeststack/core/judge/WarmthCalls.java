@@ -1,6 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.judge.BarCalls.PRACTICE;
 import static org.zeststack.core.judge.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.plain;
 
@@ -11,7 +10,6 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.Family;
-import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -20,12 +18,12 @@ import org.zeststack.core.temper.TemperWindow;
 /** Temperatures at which layers meet, and what the finish of the couverture means. */
 final class WarmthCalls {
 
-    private static final Bound SET_COUVERTURE = Bound.of("set-couverture");
-    private static final Bound SET_COMPOUND = Bound.of("set-compound");
-    private static final Bound SET_UNTEMPERED = Bound.of("set-untempered");
-    private static final Bound CENTRE_WARMTH = Bound.of("centre-warmth");
-    private static final Bound COMPOUND_BOWL = Bound.of("compound-bowl");
-    private static final Bound CARAMEL_BOWL = Bound.of("caramel-bowl");
+    private static final String SET_COUVERTURE = "set-couverture";
+    private static final String SET_COMPOUND = "set-compound";
+    private static final String SET_UNTEMPERED = "set-untempered";
+    private static final String CENTRE_WARMTH = "centre-warmth";
+    private static final String COMPOUND_BOWL = "compound-bowl";
+    private static final String CARAMEL_BOWL = "caramel-bowl";
 
     private final BarCalls calls;
     private final BarStack stack;
@@ -69,7 +67,6 @@ final class WarmthCalls {
                                 "%s at %s °C melts %s. Let it cool to %s °C."
                                         .formatted(filling.name(), plain(celsius), set, plain(bears)),
                                 "%s, set, bears about %s °C".formatted(l.name(), plain(bears)),
-                                PRACTICE,
                                 set(
                                         filling,
                                         "celsius",
@@ -82,11 +79,12 @@ final class WarmthCalls {
     /** What a set layer bears without melting or losing its temper. */
     private double bears(StackLayer layer) {
         if (!layer.material().isChocolate()) {
-            return SET_COMPOUND.greatest();
+            return calls.bound(SET_COMPOUND).greatest();
         }
         return tempered()
-                ? TemperWindow.of(layer.material().chocolate()).work().greatest() - SET_COUVERTURE.least()
-                : SET_UNTEMPERED.greatest();
+                ? TemperWindow.of(layer.material().chocolate()).work().greatest()
+                        - calls.bound(SET_COUVERTURE).least()
+                : calls.bound(SET_UNTEMPERED).greatest();
     }
 
     private void centre() {
@@ -95,25 +93,35 @@ final class WarmthCalls {
             return;
         }
         Change change = new Change(
-                "Coat centres at " + plain(CENTRE_WARMTH.usual()) + " °C",
-                Map.of("centreCelsius", plain(CENTRE_WARMTH.usual())));
-        if (centre < CENTRE_WARMTH.least()) {
+                "Coat centres at " + plain(calls.bound(CENTRE_WARMTH).usual()) + " °C",
+                Map.of("centreCelsius", plain(calls.bound(CENTRE_WARMTH).usual())));
+        if (centre < calls.bound(CENTRE_WARMTH).least()) {
             calls.add(
                     Weight.TAKE_CARE,
                     "centre-too-cold",
                     "Centres at %s °C: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s °C."
-                            .formatted(plain(centre), plain(CENTRE_WARMTH.least()), plain(CENTRE_WARMTH.greatest())),
-                    "%s °C < %s °C".formatted(plain(centre), plain(CENTRE_WARMTH.least())),
-                    PRACTICE,
+                            .formatted(
+                                    plain(centre),
+                                    plain(calls.bound(CENTRE_WARMTH).least()),
+                                    plain(calls.bound(CENTRE_WARMTH).greatest())),
+                    "%s °C < %s °C"
+                            .formatted(
+                                    plain(centre),
+                                    plain(calls.bound(CENTRE_WARMTH).least())),
                     change);
-        } else if (centre > CENTRE_WARMTH.greatest()) {
+        } else if (centre > calls.bound(CENTRE_WARMTH).greatest()) {
             calls.add(
                     Weight.TAKE_CARE,
                     "centre-too-warm",
                     "Centres at %s °C: the coat loses its temper and blooms. Bring them to %s to %s °C."
-                            .formatted(plain(centre), plain(CENTRE_WARMTH.least()), plain(CENTRE_WARMTH.greatest())),
-                    "%s °C > %s °C".formatted(plain(centre), plain(CENTRE_WARMTH.greatest())),
-                    PRACTICE,
+                            .formatted(
+                                    plain(centre),
+                                    plain(calls.bound(CENTRE_WARMTH).least()),
+                                    plain(calls.bound(CENTRE_WARMTH).greatest())),
+                    "%s °C > %s °C"
+                            .formatted(
+                                    plain(centre),
+                                    plain(calls.bound(CENTRE_WARMTH).greatest())),
                     change);
         }
     }
@@ -129,8 +137,8 @@ final class WarmthCalls {
             boolean chocolate = tempered() && coat.material().isChocolate();
             double most = chocolate
                     ? TemperWindow.of(coat.material().chocolate()).work().greatest()
-                    : COMPOUND_BOWL.greatest();
-            double bears = caramel ? Math.min(most, CARAMEL_BOWL.greatest()) : most;
+                    : calls.bound(COMPOUND_BOWL).greatest();
+            double bears = caramel ? Math.min(most, calls.bound(CARAMEL_BOWL).greatest()) : most;
             if (celsius > bears) {
                 calls.add(
                         Weight.WILL_FAIL,
@@ -141,7 +149,6 @@ final class WarmthCalls {
                                         chocolate ? "is out of temper" : "melts the centre",
                                         plain(bears)),
                         "%s °C > %s °C".formatted(plain(celsius), plain(bears)),
-                        PRACTICE,
                         set(coat, "celsius", bears, "Bowl at " + plain(bears) + " °C"));
             }
         }
@@ -150,9 +157,9 @@ final class WarmthCalls {
     private void finish() {
         Bar bar = stack.bar();
         boolean couverture = stack.layers().stream()
-                .anyMatch(l -> l.outside() && l.material().isChocolate());
+                .anyMatch(l -> stack.outside(l) && l.material().isChocolate());
         boolean compound = stack.layers().stream()
-                .anyMatch(l -> l.outside() && l.material().compound());
+                .anyMatch(l -> stack.outside(l) && l.material().compound());
         switch (bar.finish()) {
             case KEPT_COLD -> keptCold(bar);
             case COMPOUND -> {
@@ -161,15 +168,13 @@ final class WarmthCalls {
                             Weight.TAKE_CARE,
                             "finish-differs",
                             "The finish says compound coating, but couverture is laid outside: it must be tempered or kept cold.",
-                            "couverture sets well only from its stable crystals",
-                            PRACTICE);
+                            "couverture sets well only from its stable crystals");
                 }
                 calls.add(
                         Weight.GOOD_TO_KNOW,
                         "finish",
                         "Compound coating needs no temper and bears the room; it snaps less, and it may not be called chocolate.",
-                        "no cocoa butter to temper",
-                        PRACTICE);
+                        "no cocoa butter to temper");
             }
             case TEMPERED -> {
                 if (compound && !couverture) {
@@ -178,7 +183,6 @@ final class WarmthCalls {
                             "finish-differs",
                             "The finish says tempered, but all that is outside is compound: there is nothing to temper.",
                             "compound sets by itself",
-                            PRACTICE,
                             new Change("Finish: compound coating", Map.of("finish", Bar.Finish.COMPOUND.name())));
                 }
             }
@@ -192,7 +196,6 @@ final class WarmthCalls {
                     "storage-against-finish",
                     "Melted and not tempered, it blooms within days unless it stays in the refrigerator.",
                     "kept: " + bar.storage().words(),
-                    PRACTICE,
                     new Change("Keep in the refrigerator", Map.of("storage", Bar.Storage.FRIDGE.name())));
         }
         boolean moulded = stack.frame() instanceof Frame.Moulded;
@@ -201,7 +204,6 @@ final class WarmthCalls {
                 "finish",
                 "Not tempered: dull, soft to the finger%s, and it sweats when it comes out of the cold."
                         .formatted(moulded ? ", hard to release" : ""),
-                "%s".formatted(moulded ? "couverture that is not tempered hardly contracts" : "no stable crystals"),
-                PRACTICE);
+                "%s".formatted(moulded ? "couverture that is not tempered hardly contracts" : "no stable crystals"));
     }
 }

@@ -1,42 +1,42 @@
 package org.zeststack.core.keeping;
 
-import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * Water between two parts that touch: it moves from the higher water activity to the lower until both are alike. Crisp things
- * turn soft above a bound of the table.
+ * turn soft above a bound.
  */
 public final class Neighbours {
 
-    private static final Bound SOFT_SOON_ACTIVITY = Bound.of("soft-soon-activity");
-    private static final Bound CRISP_ACTIVITY = Bound.of("crisp-activity");
-    private static final Bound BARRIER_FAT = Bound.of("barrier-fat");
-    private static final Bound BARRIER_WATER = Bound.of("barrier-water");
+    private final Bounds bounds;
 
-    private Neighbours() {}
+    public Neighbours(Bounds bounds) {
+        this.bounds = bounds;
+    }
 
     /** Whether a layer keeps water from passing. */
-    public static boolean isBarrier(double fatFraction, double waterFraction) {
-        return fatFraction >= BARRIER_FAT.least() && waterFraction <= BARRIER_WATER.greatest();
+    public boolean isBarrier(double fatFraction, double waterFraction) {
+        return fatFraction >= bounds.of("barrier-fat").least()
+                && waterFraction <= bounds.of("barrier-water").greatest();
     }
 
     /** Water activity up to which crisp goods are crisp. */
-    public static double crispUpTo() {
-        return CRISP_ACTIVITY.greatest();
+    public double crispUpTo() {
+        return bounds.of("crisp-activity").greatest();
     }
 
     /** Whether dry goods of that activity are crisp. */
-    public static boolean isCrisp(double activity) {
+    public boolean isCrisp(double activity) {
         return activity <= crispUpTo();
     }
 
     /** Whether what is crisp is soft within days beside something of that activity. */
-    public static boolean softensSoon(double otherActivity) {
-        return otherActivity > SOFT_SOON_ACTIVITY.greatest();
+    public boolean softensSoon(double otherActivity) {
+        return otherActivity > bounds.of("soft-soon-activity").greatest();
     }
 
     /** Whether something crisp would turn soft beside something of that activity. */
-    public static boolean softens(double crispActivity, double otherActivity) {
+    public boolean softens(double crispActivity, double otherActivity) {
         return otherActivity > crispUpTo() && otherActivity > crispActivity;
     }
 }

@@ -5,50 +5,28 @@ import java.util.List;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.Numbers;
-import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 
 /**
- * Reserved names of Directive 2000/36/EC, Annex I A (values from memory), in per cent of dry matter of the chocolate. Dry cocoa
+ * Reserved names of Directive 2000/36/EC, Annex I A, by shares of the dry matter of the chocolate that stand in the table of bounds. Dry cocoa
  * is cocoa butter and dry non-fat cocoa; dry milk is milk fat, lactose, protein and ash; those of cocoa stand in its dry non-fat part already. Local law and
  * its own text decide.
  */
 public enum ChocolateName {
-    CHOCOLATE("chocolate", 35, 18, 14, 0, 0, 0),
-    COUVERTURE("couverture chocolate", 35, 31, 2.5, 0, 0, 0),
-    MILK("milk chocolate", 25, 0, 2.5, 14, 3.5, 25),
-    MILK_COUVERTURE("couverture milk chocolate", 25, 0, 2.5, 14, 3.5, 31),
-    WHITE("white chocolate", 0, 20, 0, 14, 3.5, 0);
+    CHOCOLATE("chocolate", "chocolate"),
+    COUVERTURE("couverture chocolate", "couverture"),
+    MILK("milk chocolate", "milk"),
+    MILK_COUVERTURE("couverture milk chocolate", "milk-couverture"),
+    WHITE("white chocolate", "white");
 
-    public static final String SOURCE = "Directive 2000/36/EC, Annex I (values from memory); local law decides.";
-
-    /** Share of a filled chocolate that its outside must at least be. */
-    public static final Bound FILLED_OUTSIDE = Bound.of("filled-chocolate");
-
-    private static final double ROUNDING = 0.05;
+    private static final double ROUNDING = 0.0005;
 
     private final String words;
-    private final double dryCocoa;
-    private final double cocoaButter;
-    private final double nonFatCocoa;
-    private final double dryMilk;
-    private final double milkFat;
-    private final double fat;
+    private final String code;
 
-    ChocolateName(
-            String words,
-            double dryCocoa,
-            double cocoaButter,
-            double nonFatCocoa,
-            double dryMilk,
-            double milkFat,
-            double fat) {
+    ChocolateName(String words, String code) {
         this.words = words;
-        this.dryCocoa = dryCocoa;
-        this.cocoaButter = cocoaButter;
-        this.nonFatCocoa = nonFatCocoa;
-        this.dryMilk = dryMilk;
-        this.milkFat = milkFat;
-        this.fat = fat;
+        this.code = code;
     }
 
     public String words() {
@@ -57,20 +35,17 @@ public enum ChocolateName {
 
     /** What keeps a mass from the name, one sentence each; empty where it may bear it. */
     public List<String> lacks(Composition mass) {
-        double hundredth = (mass.totalGrams() - mass.waterGrams()) / 100;
-        double butter = mass.grams(Part.COCOA_BUTTER) / hundredth;
-        double nonFat = mass.grams(Part.NONFAT_COCOA) / hundredth;
+        double dry = mass.totalGrams() - mass.waterGrams();
+        double butter = mass.grams(Part.COCOA_BUTTER) / dry;
+        double nonFat = mass.grams(Part.NONFAT_COCOA) / dry;
+        double milkFat = mass.grams(Part.MILK_FAT) / dry;
         List<String> lacks = new ArrayList<>();
-        least(lacks, "dry cocoa", butter + nonFat, dryCocoa);
-        least(lacks, "cocoa butter", butter, cocoaButter);
-        least(lacks, "dry non-fat cocoa", nonFat, nonFatCocoa);
-        least(lacks, "dry milk", milkGrams(mass) / hundredth, dryMilk);
-        least(lacks, "milk fat", mass.grams(Part.MILK_FAT) / hundredth, milkFat);
-        least(
-                lacks,
-                "fat of cocoa and milk",
-                (mass.grams(Part.COCOA_BUTTER) + mass.grams(Part.MILK_FAT)) / hundredth,
-                fat);
+        least(lacks, "dry cocoa", "dry-cocoa", butter + nonFat);
+        least(lacks, "cocoa butter", "cocoa-butter", butter);
+        least(lacks, "dry non-fat cocoa", "nonfat-cocoa", nonFat);
+        least(lacks, "dry milk", "dry-milk", milkGrams(mass) / dry);
+        least(lacks, "milk fat", "milk-fat", milkFat);
+        least(lacks, "fat of cocoa and milk", "cocoa-and-milk-fat", butter + milkFat);
         return lacks;
     }
 
@@ -81,9 +56,11 @@ public enum ChocolateName {
                 : 0;
     }
 
-    private static void least(List<String> lacks, String what, double percent, double leastPercent) {
-        if (percent < leastPercent - ROUNDING) {
-            lacks.add("%s %s %%, needed %s %%".formatted(what, Numbers.fixed(percent, 1), Numbers.plain(leastPercent)));
-        }
+    private void least(List<String> lacks, String what, String part, double share) {
+        Bounds.shipped()
+                .find("name-" + code + "-" + part)
+                .filter(bound -> share < bound.least() - ROUNDING)
+                .ifPresent(bound -> lacks.add(
+                        "%s %s %%, needed %s".formatted(what, Numbers.fixed(100 * share, 1), bound.leastWords())));
     }
 }

@@ -1,54 +1,40 @@
 package org.zeststack.core.rule;
 
-import java.util.List;
-import java.util.Map;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.zeststack.core.quantity.CsvTable;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Range;
 
 /**
  * A bound that rules judge by, one row of the table {@code bounds.csv}.
  *
  * @param code stable name
  * @param about what is bounded, in words
- * @param unit of its figures; empty for a share
- * @param basis whether a standard says so or the trade does
+ * @param unit of its figures; empty for a share, {@code ratio} for one mass over another
+ * @param basis whether a standard says so, the trade does, or the workshop itself
  * @param source where it stands
  */
 public record Bound(String code, String about, Figures figures, String unit, Basis basis, String source) {
 
-    private static final List<Bound> ALL = CsvTable.load(Bound.class, "bounds.csv").rows().stream()
-            .map(Bound::read)
-            .toList();
-    private static final Map<String, Bound> BY_CODE =
-            ALL.stream().collect(Collectors.toUnmodifiableMap(Bound::code, Function.identity()));
-
-    /** What a bound rests on. */
+    /** What a bound rests on: a standard, law or handbook; what our own models hold for; the trade; or the workshop itself. */
     public enum Basis {
-        PUBLISHED,
-        PRACTICE
+        PUBLISHED("published"),
+        MODEL("our model"),
+        PRACTICE("practice"),
+        OWN("your workshop's own");
+
+        private final String words;
+
+        Basis(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
     }
 
     /** The figures of a bound; null where it bounds nothing. */
     public record Figures(Double least, Double usual, Double greatest) {}
-
-    /** All bounds, in the order of the table. */
-    public static List<Bound> all() {
-        return ALL;
-    }
-
-    /**
-     * The bound of a name.
-     *
-     * @throws IllegalArgumentException where there is none
-     */
-    public static Bound of(String code) {
-        Bound bound = BY_CODE.get(code);
-        if (bound == null) {
-            throw new IllegalArgumentException("no bound " + code);
-        }
-        return bound;
-    }
 
     public double least() {
         return given(figures.least);
@@ -69,7 +55,63 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
         return figure;
     }
 
-    private static Bound read(CsvTable.Row row) {
+    /** The least as sentences have it. */
+    public String leastWords() {
+        return words(least());
+    }
+
+    /** The greatest as sentences have it. */
+    public String greatestWords() {
+        return words(greatest());
+    }
+
+    /** A figure of this bound with its unit: shares in per cent. */
+    public String words(double figure) {
+        return switch (unit) {
+            case "" -> Numbers.plain(100 * figure) + " %";
+            case "ratio" -> Numbers.plain(figure);
+            default -> Numbers.plain(figure) + " " + unit;
+        };
+    }
+
+    /** All its figures in words, for example {@code 1 to 3 mm}. */
+    public String words() {
+        if (figures.least == null) {
+            return "up to " + greatestWords();
+        }
+        if (figures.greatest == null) {
+            return "from " + leastWords();
+        }
+        String least = unit.isEmpty() ? Numbers.plain(100 * least()) : Numbers.plain(least());
+        return least + " to " + greatestWords();
+    }
+
+    /** Between which figures a workshop may set its own. */
+    public Range permitted() {
+        return switch (unit) {
+            case "" -> new Range(0, 1, "");
+            case "ratio" -> new Range(0, 20, "");
+            case "mm" -> new Range(0.1, 20, "mm");
+            case "g" -> new Range(0.05, 20, "g");
+            case "K" -> new Range(0, 20, "K");
+            case "°" -> new Range(0, 45, "°");
+            case "°C" -> new Range(0, 180, "°C");
+            case "weeks" -> new Range(0, 104, "weeks");
+            default -> throw new IllegalStateException("bound " + code + " is in " + unit);
+        };
+    }
+
+    /** Whether a workshop may set its own figures: only where it may know better than the trade. */
+    public boolean ownAllowed() {
+        return basis == Basis.PRACTICE || basis == Basis.OWN;
+    }
+
+    /** The same with a workshop's own figures. */
+    Bound own(Figures own) {
+        return new Bound(code, about, own, unit, Basis.OWN, "Your workshop; shipped with " + words());
+    }
+
+    static Bound read(CsvTable.Row row) {
         Figures figures = new Figures(figure(row, "least"), figure(row, "usual"), figure(row, "greatest"));
         if (figures.least == null && figures.greatest == null) {
             throw row.bad("bounds nothing");

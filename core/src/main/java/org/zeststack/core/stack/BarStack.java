@@ -13,6 +13,7 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * A bar computed: level, volume and mass of every layer of one piece, the windows of its fillings and the calls.
@@ -85,6 +86,11 @@ public final class BarStack {
         return parts;
     }
 
+    /** What the workshop judges it by. */
+    public Bounds bounds() {
+        return parts.bounds();
+    }
+
     public Frame frame() {
         return frame;
     }
@@ -113,9 +119,24 @@ public final class BarStack {
 
     public double outsideChocolateGrams() {
         return layers.stream()
-                .filter(l -> l.outside() && l.material().isChocolate())
+                .filter(l -> outside(l) && l.material().isChocolate())
                 .mapToDouble(StackLayer::grams)
                 .sum();
+    }
+
+    /**
+     * Whether a layer is part of the piece's outside: shells, coats and what lies on them, and couverture or compound that is one
+     * with them or bare, from below and from above as far as the first layer of anything else.
+     */
+    public boolean outside(StackLayer layer) {
+        if (!layer.kind().level()) {
+            return layer.kind() != LayerKind.INSERT && layer.kind() != LayerKind.INCLUSION;
+        }
+        List<StackLayer> levels = layers.stream().filter(l -> l.kind().level()).toList();
+        int here = levels.indexOf(layer);
+        return levels.subList(0, here + 1).stream().allMatch(l -> l.material().isCoating())
+                || levels.subList(here, levels.size()).stream()
+                        .allMatch(l -> l.material().isCoating());
     }
 
     /** What the whole piece is made of. */

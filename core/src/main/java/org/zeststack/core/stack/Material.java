@@ -12,8 +12,9 @@ import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.Nature;
-import org.zeststack.core.keeping.Neighbours;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
 
@@ -50,17 +51,11 @@ public record Material(
         String caution,
         Double pricePerKg) {
 
-    /** Below this share of water there is no solution whose activity could be reckoned. */
-    private static final double DRY_FRACTION = 0.03;
-
-    /** Syrup and invert sugar over sucrose below which sucrose beyond saturation crystallises (common practice, no source). */
-    private static final double CLEAR_SHARE = 1 / 3.0;
+    private static final Bound DRY_MASS = Bounds.shipped().of("dry-mass");
+    private static final Bound KEEPS_CLEAR = Bounds.shipped().of("keeps-clear");
 
     /** Dry non-fat cocoa in 100 g from which a compound is a dark one. */
     private static final double DARK_COCOA_GRAMS = 10;
-
-    /** Dissolving solids over mass from which water melts a dry thing instead of softening it. */
-    private static final double MOSTLY_SUGAR = 0.6;
 
     public Material {
         allergens = List.copyOf(allergens);
@@ -122,12 +117,12 @@ public record Material(
     public static final double TYPICAL_DRY = 0.25;
 
     private static Double activity(Composition hundred) {
-        if (hundred.waterGrams() < DRY_FRACTION * hundred.totalGrams()) {
+        if (hundred.waterGrams() < DRY_MASS.least() * hundred.totalGrams()) {
             return null;
         }
         double keepsClear =
                 hundred.grams(Part.SYRUP_SOLIDS) + hundred.grams(Part.GLUCOSE) + hundred.grams(Part.FRUCTOSE);
-        boolean grains = keepsClear < CLEAR_SHARE * hundred.grams(Part.SUCROSE);
+        boolean grains = keepsClear < KEEPS_CLEAR.least() * hundred.grams(Part.SUCROSE);
         try {
             return WaterActivity.at25(grains ? Solution.saturated(hundred) : Solution.in(hundred))
                     .ratio();
@@ -215,29 +210,15 @@ public record Material(
 
     /** Whether there is enough water in it for something to grow in. */
     public boolean holdsWater() {
-        return waterFraction() >= DRY_FRACTION;
+        return waterFraction() >= DRY_MASS.least();
     }
 
     public double waterFraction() {
         return per100Grams.waterGrams() / per100Grams.totalGrams();
     }
 
-    /** Whether water would dissolve it or set it off, not merely soften it: boiled or foamed sugar, popping candy, tablets. */
-    public boolean mustStayDry() {
-        return nature.is(Nature.Risk.STAY_DRY) && !isCrisp();
-    }
-
-    /** Whether it is dry goods that are eaten for their crunch. */
-    public boolean isCrisp() {
-        boolean takesUpWater = nature.kind() != Nature.Kind.NUT && nature.kind() != Nature.Kind.POWDER;
-        return dry
-                && takesUpWater
-                && waterActivity != null
-                && Neighbours.isCrisp(waterActivity)
-                && sugarFraction() < MOSTLY_SUGAR;
-    }
-
-    private double sugarFraction() {
+    /** Dissolving solids over mass. */
+    public double sugarFraction() {
         return per100Grams.grams(Part::dissolves) / per100Grams.totalGrams();
     }
 

@@ -21,7 +21,7 @@ import org.zeststack.core.weighing.FillWindow;
 /** Lays the layers of a bar in a mould's cavity. */
 public final class MouldedBuild {
 
-    private static final Bound BACK_THICKNESS = Bound.of("back-thickness");
+    private static final String BACK_THICKNESS = "back-thickness";
 
     private static final double BY_HAND = 0.05;
 
@@ -143,6 +143,7 @@ public final class MouldedBuild {
                 .mapToDouble(Pour.Laid::volumeMl)
                 .sum();
         double[] bounds = {1, 1};
+        Bound bound = parts.bounds().of(BACK_THICKNESS);
         for (Pour.Laid back : laid) {
             if (back.deposit().layer().kind() == LayerKind.BACK && net > 0) {
                 double top = inside.topMm();
@@ -150,13 +151,13 @@ public final class MouldedBuild {
                         + signed(
                                         pour,
                                         back.fromMm(),
-                                        top - back.deposit().layer().greatest(BACK_THICKNESS))
+                                        top - back.deposit().layer().greatest(bound))
                                 / net;
                 bounds[1] = 1
                         + signed(
                                         pour,
                                         back.fromMm(),
-                                        top - back.deposit().layer().least(BACK_THICKNESS))
+                                        top - back.deposit().layer().least(bound))
                                 / net;
             }
         }

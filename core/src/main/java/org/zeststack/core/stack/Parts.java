@@ -5,6 +5,7 @@ import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * What a bar points to, looked up.
@@ -15,6 +16,7 @@ import org.zeststack.core.quantity.InvalidInput;
  * @param rows rows of cavities in a mould; 0 without one
  * @param columns cavities in a row
  * @param materials by slug or link
+ * @param bounds what the workshop judges by
  */
 public record Parts(
         Cavity cavity,
@@ -22,10 +24,27 @@ public record Parts(
         double edgeRadiusMm,
         int rows,
         int columns,
-        Map<String, Material> materials) {
+        Map<String, Material> materials,
+        Bounds bounds) {
 
     public Parts {
         materials = Map.copyOf(materials);
+    }
+
+    /** The same with the bounds of the table. */
+    public Parts(
+            Cavity cavity,
+            double volumeFactor,
+            double edgeRadiusMm,
+            int rows,
+            int columns,
+            Map<String, Material> materials) {
+        this(cavity, volumeFactor, edgeRadiusMm, rows, columns, materials, Bounds.shipped());
+    }
+
+    /** The same in a workshop that judges by bounds of its own. */
+    public Parts judgedBy(Bounds own) {
+        return new Parts(cavity, volumeFactor, edgeRadiusMm, rows, columns, materials, own);
     }
 
     /** Parts of a bar without a mould. */

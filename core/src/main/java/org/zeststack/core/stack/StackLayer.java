@@ -42,14 +42,6 @@ public record StackLayer(
         return material.pattern();
     }
 
-    /** Whether it is part of the piece's outside. */
-    public boolean outside() {
-        return switch (kind()) {
-            case SHELL, BACK, COAT, FOOT, VENEER, SHEET, DECORATION, TOPPING -> true;
-            default -> false;
-        };
-    }
-
     /** The same, reaching down to another height. */
     StackLayer from(double otherMm) {
         return new StackLayer(

@@ -20,7 +20,9 @@ import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.judge.FormulaCalls;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 
 public class FormulaFamilyTest {
 
@@ -38,7 +40,7 @@ public class FormulaFamilyTest {
     private static Optional<Call> call(Formula formula, String code) {
         FormulaBalance balance = FormulaBalance.of(formula, TABLE, Atmosphere.SEA_LEVEL_KPA);
         Makeup makeup = Makeup.of(formula, balance, TABLE, Map.of());
-        return FormulaCalls.of(formula, balance, makeup).stream()
+        return FormulaCalls.of(formula, balance, makeup, Bounds.shipped()).stream()
                 .filter(c -> c.code().equals(code))
                 .findFirst();
     }
@@ -66,7 +68,10 @@ public class FormulaFamilyTest {
         Composition mass = TABLE.get(chocolate)
                 .grams(100 * toOneOfCream)
                 .plus(TABLE.get("cream-35").grams(100));
-        assertEquals(FormulaCalls.use(FormulaCalls.firmness(mass)), use, "firmness " + FormulaCalls.firmness(mass));
+        assertEquals(
+                Proportions.use(Proportions.firmness(mass), Bounds.shipped()),
+                use,
+                "firmness " + Proportions.firmness(mass));
     }
 
     @Test

@@ -11,6 +11,8 @@ import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.judge.FormulaCalls;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * A sound formula of every family: nothing in it is said to fail, and what it comes to lies where the trade expects it. The
@@ -147,7 +149,7 @@ public class SoundFormulasTest {
         formula.check(TABLE);
         FormulaBalance balance = FormulaBalance.of(formula, TABLE, Atmosphere.SEA_LEVEL_KPA);
         Makeup makeup = Makeup.of(formula, balance, TABLE, Map.of());
-        for (Call call : FormulaCalls.of(formula, balance, makeup)) {
+        for (Call call : FormulaCalls.of(formula, balance, makeup, Bounds.shipped())) {
             assertTrue(call.weight() != Call.Weight.WILL_FAIL, family + ": " + call);
             assertTrue(!call.arithmetic().isEmpty() && !call.source().isEmpty(), "every call shows its arithmetic");
         }

@@ -32,8 +32,13 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
+import org.zeststack.core.ingredient.Bulk;
+import org.zeststack.core.ingredient.IngredientData;
+import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.keeping.ShelfBand;
 import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.stack.Frame;
@@ -41,6 +46,8 @@ import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.Parts;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.temper.TemperWindow;
+import org.zeststack.core.water.Solution;
+import org.zeststack.core.water.WaterActivity;
 
 /** Goes to each side of every bound of the table: what is judged must change there and nowhere else. */
 public class BoundsTest {
@@ -52,14 +59,17 @@ public class BoundsTest {
     private static final String OWN = "own";
 
     /** Bounds that no single figure of a bar reaches; tested where they act. */
-    private static final Set<String> ELSEWHERE = Set.of("kept-cold");
+    private static final Set<String> ELSEWHERE =
+            Set.of("kept-cold", "keeps-dry", "keeps-nearly-dry", "keeps-between", "keeps-moist", "keeps-wet");
 
     /** By code: whether a bar whose figure is so lies beyond the bound. */
     private static final Map<String, DoublePredicate> BEYOND = beyond();
 
     private static Map<String, DoublePredicate> beyond() {
         Map<String, DoublePredicate> all = new HashMap<>();
-        all.put("back-thickness", mm -> told(moulded(TAPERED, shell(1.5), FILL, back(mm)), "back-too-"));
+        all.put(
+                "back-thickness",
+                mm -> told(moulded(TAPERED, shell(1.5), FILL, BarLayer.mm(LayerKind.BACK, DARK, mm)), "back-too-"));
         all.put("shell-thickness", mm -> told(moulded(TAPERED, shell(mm), FILL, back(2)), "shell-too-"));
         all.put("coat-thickness", mm -> told(coated(BarLayer.mm(LayerKind.COAT, DARK, mm)), "coat-too-"));
         all.put("draft", degrees -> {
@@ -203,6 +213,17 @@ public class BoundsTest {
                 "activity-uncertainty",
                 off -> !told(
                         filled(mass(Map.of(Part.WATER, 20.0, Part.SUCROSE, 80.0), 0.85 - off, 0)), "keeps-days-only"));
+        all.put("other-substances", share -> told(NamesTest.withAlmonds(share), "name-not-met"));
+        all.put("nothing-grows", a -> band(a).compareTo(ShelfBand.DRY) > 0);
+        all.put("few-yeasts", a -> band(a).compareTo(ShelfBand.NEARLY_DRY) > 0);
+        all.put("few-moulds", a -> band(a).compareTo(ShelfBand.BETWEEN) > 0);
+        all.put(
+                "dry-mass",
+                water -> !told(
+                        filled(mass(Map.of(Part.WATER, 100 * water, Part.SUCROSE, 100 - 100 * water), null, 0)),
+                        "keeps-unknown"));
+        all.put("keeps-clear", BoundsTest::grains);
+        all.put("melts-in-water", sugar -> told(besideCaramel(sugar), "crisp-beside-wet"));
         all.put("filled-chocolate", share -> {
             double centre = coated(BarLayer.grams(LayerKind.COAT, DARK, 1))
                     .layers()
@@ -224,7 +245,72 @@ public class BoundsTest {
                             List.of())),
                     "name-not-met");
         });
+        all.putAll(FormulaProbes.all());
         return all;
+    }
+
+    /** The band of what is told of a piece, the uncertainty taken away before it is added. */
+    private static ShelfBand band(double activity) {
+        double off = Bars.judgedBy.of("activity-uncertainty").greatest();
+        return Keeping.of(filled(mass(Map.of(Part.WATER, 20.0, Part.SUCROSE, 80.0), activity - off, 0)))
+                .band();
+    }
+
+    /** Whether a wet thing of so much syrup over sucrose is taken to grain: drier in its solution, its water is freer. */
+    private static boolean grains(double ratio) {
+        Map<Part, Double> hundred =
+                Map.of(Part.WATER, 10.0, Part.SUCROSE, 90 / (1 + ratio), Part.GLUCOSE, 90 * ratio / (1 + ratio));
+        IngredientData data = IngredientData.of(IngredientTable.shipped().get("honey"));
+        Material own = Material.of(
+                new IngredientData(
+                                OWN,
+                                OWN,
+                                hundred,
+                                42,
+                                0,
+                                0,
+                                0.0,
+                                "",
+                                Nature.PLAIN,
+                                1.3,
+                                Bulk.MASSIVE,
+                                0,
+                                Map.of(),
+                                List.of(),
+                                List.of(),
+                                data.basis(),
+                                Map.of(),
+                                "",
+                                "")
+                        .ingredient(),
+                null);
+        double clear = WaterActivity.at25(Solution.in(own.per100Grams())).ratio();
+        return Math.abs(own.waterActivity() - clear) > 1e-6;
+    }
+
+    private static BarStack besideCaramel(double sugar) {
+        Material crisp = new Material(
+                OWN,
+                OWN,
+                "crunch",
+                Density.exactly(0.5),
+                Composition.of(Map.of(Part.SUCROSE, 100 * sugar, Part.STARCH, 100 - 100 * sugar), 42),
+                0.2,
+                true,
+                "",
+                Nature.PLAIN,
+                false,
+                null,
+                0,
+                List.of(),
+                "",
+                null);
+        Map<String, Material> materials = new HashMap<>(Bars.MATERIALS);
+        materials.put(OWN, crisp);
+        List<BarLayer> layers = List.of(shell(1.5), FILL, BarLayer.grams(LayerKind.INCLUSION, OWN, 1), back(2));
+        return BarStack.of(
+                Bar.of(Build.MOULDED, new Body.Moulded(1, false), layers),
+                Parts.of(TAPERED, materials).judgedBy(Bars.judgedBy));
     }
 
     private static final BarLayer RICE = BarLayer.grams(LayerKind.INCLUSION, "rice-crisped", 0.5);
@@ -266,7 +352,9 @@ public class BoundsTest {
         List<BarLayer> layers = new ArrayList<>(List.of(shell(1.5), BarLayer.rest(LayerKind.FILLING, OWN)));
         layers.addAll(List.of(in));
         layers.add(back(2));
-        return BarStack.of(Bar.of(Build.MOULDED, new Body.Moulded(1, false), layers), Parts.of(TAPERED, materials));
+        return BarStack.of(
+                Bar.of(Build.MOULDED, new Body.Moulded(1, false), layers),
+                Parts.of(TAPERED, materials).judgedBy(Bars.judgedBy));
     }
 
     private static BarStack insert(BarLayer.Insert insert) {
@@ -318,7 +406,7 @@ public class BoundsTest {
 
     @DataProvider
     public Object[][] bounds() {
-        return Bound.all().stream()
+        return Bounds.shipped().all().stream()
                 .filter(b -> !ELSEWHERE.contains(b.code()))
                 .map(b -> new Object[] {b.code(), b})
                 .toArray(Object[][]::new);
@@ -326,17 +414,64 @@ public class BoundsTest {
 
     @Test(dataProvider = "bounds")
     public void isJudgedDifferentlyOnEachSide(String code, Bound bound) {
+        sides(bound);
+    }
+
+    private static void sides(Bound bound) {
+        String code = bound.code();
         DoublePredicate beyond = BEYOND.get(code);
+        // Names are rounded to a tenth of a per cent.
+        double share = code.startsWith("name-") ? 3 * BESIDE : BESIDE;
         if (bound.figures().least() != null) {
-            assertTrue(beyond.test(bound.least() * (1 - BESIDE)), code + " below " + bound.least());
-            assertFalse(beyond.test(bound.least() * (1 + BESIDE)), code + " above " + bound.least());
+            double beside = beside(bound, bound.least(), share);
+            assertTrue(beyond.test(bound.least() - beside), code + " below " + bound.least());
+            assertFalse(beyond.test(bound.least() + beside), code + " above " + bound.least());
         }
         if (bound.figures().greatest() != null) {
-            assertFalse(beyond.test(bound.greatest() * (1 - BESIDE)), code + " below " + bound.greatest());
-            assertTrue(beyond.test(bound.greatest() * (1 + BESIDE)), code + " above " + bound.greatest());
+            double beside = beside(bound, bound.greatest(), share);
+            assertFalse(beyond.test(bound.greatest() - beside), code + " below " + bound.greatest());
+            assertTrue(beyond.test(bound.greatest() + beside), code + " above " + bound.greatest());
         }
         if (bound.figures().usual() != null) {
             assertFalse(beyond.test(bound.usual()), code + " at what is usual, " + bound.usual());
+        }
+    }
+
+    /** How far beside a figure the probe goes: a share of it, or a third of a degree. */
+    private static double beside(Bound bound, double figure, double share) {
+        return bound.unit().equals("°C") ? 0.3 : share * figure;
+    }
+
+    private static Double moved(Bound bound, Double figure, double times) {
+        return figure == null
+                ? null
+                : Double.valueOf(bound.unit().equals("°C") ? figure + Math.signum(times - 1) / 2 : times * figure);
+    }
+
+    @DataProvider
+    public Object[][] settable() {
+        return Bounds.shipped().all().stream()
+                .filter(b -> b.ownAllowed() && !ELSEWHERE.contains(b.code()))
+                .map(b -> new Object[] {b.code(), b})
+                .toArray(Object[][]::new);
+    }
+
+    /** A workshop's own figures, a little beyond or within the shipped ones, are judged by in their place. */
+    @Test(dataProvider = "settable")
+    public void aWorkshopsOwnFiguresAreJudgedByInstead(String code, Bound bound) {
+        for (double times : new double[] {0.97, 1.03}) {
+            Bound.Figures shipped = bound.figures();
+            Bound.Figures own = new Bound.Figures(
+                    moved(bound, shipped.least(), times),
+                    moved(bound, shipped.usual(), times),
+                    moved(bound, shipped.greatest(), times));
+            Bars.judgedBy = Bounds.with(Map.of(code, own));
+            try {
+                assertEquals(Bars.judgedBy.own().size(), 1);
+                sides(Bars.judgedBy.of(code));
+            } finally {
+                Bars.judgedBy = Bounds.shipped();
+            }
         }
     }
 
@@ -344,6 +479,8 @@ public class BoundsTest {
     public void everyBoundHasItsTest() {
         Set<String> tested = new HashSet<>(BEYOND.keySet());
         tested.addAll(ELSEWHERE);
-        assertEquals(tested, new HashSet<>(Bound.all().stream().map(Bound::code).toList()));
+        assertEquals(
+                tested,
+                new HashSet<>(Bounds.shipped().all().stream().map(Bound::code).toList()));
     }
 }

@@ -7,8 +7,12 @@ import static org.testng.Assert.expectThrows;
 
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 
 public class KeepingTest {
+
+    private static final Neighbours NEIGHBOURS = new Neighbours(Bounds.shipped());
 
     @DataProvider
     public Object[][] activities() {
@@ -26,23 +30,24 @@ public class KeepingTest {
 
     @Test(dataProvider = "activities")
     public void bandsByWaterActivity(double activity, ShelfBand band) {
-        assertEquals(ShelfBand.of(activity), band);
-        assertTrue(band.leastWeeks() < band.greatestWeeks());
+        assertEquals(ShelfBand.of(activity, Bounds.shipped()), band);
+        Bound weeks = band.weeks(Bounds.shipped());
+        assertTrue(weeks.least() < weeks.greatest());
     }
 
     @Test
     public void thereIsNoActivityAboveOne() {
-        expectThrows(IllegalArgumentException.class, () -> ShelfBand.of(1.2));
+        expectThrows(IllegalArgumentException.class, () -> ShelfBand.of(1.2, Bounds.shipped()));
     }
 
     @Test
     public void waterMovesFromTheHigherActivityToTheLower() {
         // Common practice, no source: crisp up to about 0.40; caramel about 0.5, ganache 0.80 to 0.90.
-        assertTrue(Neighbours.softens(0.2, 0.5));
-        assertTrue(Neighbours.softens(0.2, 0.85));
-        assertFalse(Neighbours.softens(0.2, 0.35));
-        assertFalse(Neighbours.softens(0.6, 0.5), "the wetter one gives, it does not take");
-        assertTrue(Neighbours.isBarrier(0.38, 0.005), "couverture");
-        assertFalse(Neighbours.isBarrier(0.30, 0.20), "ganache is fat but wet");
+        assertTrue(NEIGHBOURS.softens(0.2, 0.5));
+        assertTrue(NEIGHBOURS.softens(0.2, 0.85));
+        assertFalse(NEIGHBOURS.softens(0.2, 0.35));
+        assertFalse(NEIGHBOURS.softens(0.6, 0.5), "the wetter one gives, it does not take");
+        assertTrue(NEIGHBOURS.isBarrier(0.38, 0.005), "couverture");
+        assertFalse(NEIGHBOURS.isBarrier(0.30, 0.20), "ganache is fat but wet");
     }
 }

@@ -21,6 +21,7 @@ import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.rule.Bounds;
 
 /** Bars that several tests assemble. Check values only; never demo data. */
 public final class Bars {
@@ -35,6 +36,9 @@ public final class Bars {
     public static final String PASTE = "formula:2:1";
 
     public static final Map<String, Material> MATERIALS = materials();
+
+    /** What a bar of these is judged by; whoever changes it puts it back. */
+    public static Bounds judgedBy = Bounds.shipped();
 
     private Bars() {}
 
@@ -97,11 +101,11 @@ public final class Bars {
     }
 
     public static BarStack of(Bar bar, Cavity cavity) {
-        return BarStack.of(bar, Parts.of(cavity, MATERIALS));
+        return BarStack.of(bar, Parts.of(cavity, MATERIALS).judgedBy(judgedBy));
     }
 
     public static BarStack of(Bar bar) {
-        return BarStack.of(bar, Parts.of(MATERIALS));
+        return BarStack.of(bar, Parts.of(MATERIALS).judgedBy(judgedBy));
     }
 
     public static BarStack moulded(Cavity cavity, BarLayer... layers) {
