@@ -142,10 +142,13 @@ public final class BoxContent {
                 });
     }
 
+    /** What its pieces are judged by. */
+    public Bounds bounds() {
+        return parts.isEmpty() ? Bounds.shipped() : parts.get(0).stack().bounds();
+    }
+
     private void add(List<Call> calls, Weight weight, String code, String message, String arithmetic) {
-        Bounds bounds =
-                parts.isEmpty() ? Bounds.shipped() : parts.get(0).stack().bounds();
         calls.add(new Call(
-                weight, code, message, arithmetic, Rule.of(Rule.About.BOX, code).source(bounds)));
+                weight, code, message, arithmetic, Rule.of(Rule.About.BOX, code).source(bounds())));
     }
 }

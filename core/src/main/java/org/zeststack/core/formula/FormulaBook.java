@@ -116,6 +116,7 @@ public final class FormulaBook {
                 balance.densityGramsPerMl(),
                 balance.bulk(),
                 0,
+                0,
                 Map.of(),
                 List.of(),
                 makeup.allergens(),

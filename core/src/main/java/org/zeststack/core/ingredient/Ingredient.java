@@ -24,6 +24,7 @@ import org.zeststack.core.quantity.Range;
  * @param densityGramsPerMl set density where the ingredient carries its own; 0 where it follows from composition
  * @param bulk its pores and the density of a piece with them
  * @param dryActivity typical water activity of dry goods; 0 where the solute model is to be used
+ * @param wetActivity typical water activity of what holds water that the solute model does not know; 0 where it does
  * @param household grams of household measures, by the measure's name
  * @param also other names that people write; a trailing {@code ?} marks a guess between several
  * @param allergens allergens it brings, by name
@@ -44,6 +45,7 @@ public record Ingredient(
         double densityGramsPerMl,
         Bulk bulk,
         double dryActivity,
+        double wetActivity,
         Map<String, Measure> household,
         List<String> also,
         List<String> allergens,
@@ -125,6 +127,7 @@ public record Ingredient(
                 densityGramsPerMl,
                 bulk,
                 dryActivity,
+                wetActivity,
                 household,
                 also,
                 allergens,
@@ -163,6 +166,11 @@ public record Ingredient(
         faults.within("bulk", bulk.gramsPerMl(), DENSITY);
         faults.within("sodium", sodiumPer100Grams, SODIUM);
         faults.within("dryActivity", dryActivity, ACTIVITY);
+        faults.within("wetActivity", wetActivity, ACTIVITY);
+        if (dryActivity > 0 && wetActivity > 0) {
+            faults.add(Fault.of(
+                    "wetActivity", Numbers.plain(wetActivity), "It is either dry goods or wet: give one of the two."));
+        }
         household.forEach((measure, weight) -> faults.within("household", weight.grams(), MEASURE_GRAMS));
         faults.throwIfAny();
     }

@@ -43,6 +43,7 @@ final class IngredientFile {
                 row.number("density"),
                 row.text("bulk").equals("?") ? Bulk.UNKNOWN : bulk(row.number("bulk")),
                 row.number("aw"),
+                row.number("wet_aw"),
                 household(row),
                 row.words("also"),
                 row.words("allergens"),

@@ -72,7 +72,9 @@ public record Material(
                 pattern(ingredient),
                 Density.of(ingredient),
                 hundred,
-                dry ? Double.valueOf(ingredient.dryActivity()) : activity(hundred),
+                dry
+                        ? Double.valueOf(ingredient.dryActivity())
+                        : ingredient.wetActivity() > 0 ? Double.valueOf(ingredient.wetActivity()) : activity(hundred),
                 dry,
                 ingredient.couverture(),
                 ingredient.nature(),

@@ -94,6 +94,7 @@ public class IngredientFileTest {
                 0,
                 Bulk.MASSIVE,
                 0,
+                0,
                 Map.of("cup", new Ingredient.Measure(-1, false)),
                 List.of(),
                 List.of(),

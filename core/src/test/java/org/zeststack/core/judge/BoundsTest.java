@@ -275,6 +275,7 @@ public class BoundsTest {
                                 1.3,
                                 Bulk.MASSIVE,
                                 0,
+                                0,
                                 Map.of(),
                                 List.of(),
                                 List.of(),

@@ -89,6 +89,7 @@ public final class Bars {
                                 data.densityGramsPerMl(),
                                 bulk,
                                 data.dryActivity(),
+                                data.wetActivity(),
                                 measures,
                                 List.of(),
                                 List.of(),

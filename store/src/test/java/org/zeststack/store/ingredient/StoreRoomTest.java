@@ -75,6 +75,7 @@ public class StoreRoomTest {
                 0,
                 Bulk.MASSIVE,
                 0,
+                0,
                 Map.of(),
                 List.of(),
                 List.of(),

@@ -14,6 +14,8 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.workshop.Mould;
@@ -237,6 +239,9 @@ class BarApi {
         answer.put("allergens", stack.allergens());
         answer.put("layers", stack.layers().stream().map(Laid::of).toList());
         answer.put("calls", BarCalls.of(stack).stream().map(Judged::of).toList());
+        answer.put(
+                "ownBounds",
+                stack.bounds().own(Rule.About.BAR).stream().map(Bound::code).toList());
         return answer;
     }
 }

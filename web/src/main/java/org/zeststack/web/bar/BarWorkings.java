@@ -27,6 +27,7 @@ import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.Lots;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.shelf.Shelf;
 
@@ -41,17 +42,19 @@ public class BarWorkings {
     private final WorkshopStore workshop;
     private final Lots lots;
     private final Shelf shelf;
+    private final OwnBounds own;
     private final Map<String, Bar> versions = new ConcurrentHashMap<>();
     private volatile Known known = new Known(null, null, Map.of());
 
     /** Materials worked out with one table and one list of prices. */
     private record Known(IngredientTable table, Map<String, Double> prices, Map<String, Material> materials) {}
 
-    BarWorkings(Designs<Bar> bars, WorkshopStore workshop, Lots lots, Shelf shelf) {
+    BarWorkings(Designs<Bar> bars, WorkshopStore workshop, Lots lots, Shelf shelf, OwnBounds own) {
         this.bars = bars;
         this.workshop = workshop;
         this.lots = lots;
         this.shelf = shelf;
+        this.own = own;
     }
 
     /**
@@ -84,7 +87,7 @@ public class BarWorkings {
             }
             FormulaLink.in(of).flatMap(shelf::version).ifPresent(named -> formulas.put(of, named));
         }
-        return new Worked(BarStack.of(bar, parts(mould, materials)), mould, formulas);
+        return new Worked(BarStack.of(bar, parts(mould, materials).judgedBy(own.bounds())), mould, formulas);
     }
 
     private static Parts parts(Saved<Mould> saved, Map<String, Material> materials) {

@@ -12,17 +12,21 @@ import org.zeststack.core.formula.Adjustment;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaBook;
-import org.zeststack.core.formula.FormulaCalls;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.judge.FormulaCalls;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.store.ingredient.Lots;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
@@ -42,12 +46,14 @@ class FormulaWorkings {
     private final Lots lots;
     private final WorkshopStore workshop;
     private final ScaleForm scaling;
+    private final OwnBounds own;
 
-    FormulaWorkings(Shelf shelf, Lots lots, WorkshopStore workshop, ScaleForm scaling) {
+    FormulaWorkings(Shelf shelf, Lots lots, WorkshopStore workshop, ScaleForm scaling, OwnBounds own) {
         this.shelf = shelf;
         this.lots = lots;
         this.workshop = workshop;
         this.scaling = scaling;
+        this.own = own;
     }
 
     /**
@@ -63,7 +69,14 @@ class FormulaWorkings {
             FormulaBalance balance,
             Makeup makeup,
             List<org.zeststack.core.explain.Call> calls,
-            Map<String, String> names) {}
+            Bounds bounds,
+            Map<String, String> names) {
+
+        /** What it is judged by that is the workshop's own. */
+        public List<Bound> ownBounds() {
+            return bounds.own(Rule.About.FORMULA);
+        }
+    }
 
     /** Works a formula out at this workshop's place. */
     Worked work(long id, String name, Formula formula) {
@@ -74,12 +87,20 @@ class FormulaWorkings {
         IngredientTable table = gathered.table();
         FormulaBalance balance = FormulaBalance.of(formula, table, place.pressureKpa());
         Makeup makeup = Makeup.of(formula, balance, table, lots.pricePerKg());
+        Bounds bounds = own.bounds();
         Map<String, String> names = new LinkedHashMap<>();
         formula.lines()
                 .forEach(
                         l -> names.put(l.ingredient(), table.get(l.ingredient()).name()));
         return new Worked(
-                formula, table, gathered.used(), balance, makeup, FormulaCalls.of(formula, balance, makeup), names);
+                formula,
+                table,
+                gathered.used(),
+                balance,
+                makeup,
+                FormulaCalls.of(formula, balance, makeup, bounds),
+                bounds,
+                names);
     }
 
     Place place() {

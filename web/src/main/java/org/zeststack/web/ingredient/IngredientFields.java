@@ -55,6 +55,7 @@ final class IngredientFields {
                         : shown(ingredient.bulk().gramsPerMl()));
         fields.put("density", ingredient.densityGramsPerMl() == 0 ? "" : shown(ingredient.densityGramsPerMl()));
         fields.put("dryActivity", ingredient.dryActivity() == 0 ? "" : shown(ingredient.dryActivity()));
+        fields.put("wetActivity", ingredient.wetActivity() == 0 ? "" : shown(ingredient.wetActivity()));
         List<String> household = new ArrayList<>();
         new TreeMap<>(ingredient.household())
                 .forEach((measure, weight) ->
@@ -104,6 +105,7 @@ final class IngredientFields {
                 ? Bulk.of(form.number("bulk", BULK))
                 : form.text("porous").equals("yes") ? Bulk.UNKNOWN : Bulk.MASSIVE;
         double activity = form.has("dryActivity") ? form.number("dryActivity", ACTIVITY) : 0;
+        double wet = form.has("wetActivity") ? form.number("wetActivity", ACTIVITY) : 0;
         String couverture = couverture(form, density);
         Nature nature = nature(form, before.nature());
         Map<String, Ingredient.Measure> household = household(form);
@@ -121,6 +123,7 @@ final class IngredientFields {
                     density,
                     bulk,
                     activity,
+                    wet,
                     household,
                     words(form.limited("also", 400)),
                     words(form.limited("allergens", 200)),

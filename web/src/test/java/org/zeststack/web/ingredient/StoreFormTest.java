@@ -46,6 +46,7 @@ public class StoreFormTest {
             {"de", "5", "de"},
             {"density", "9", "density"},
             {"dryActivity", "1.5", "dryActivity"},
+            {"wetActivity", "1.5", "wetActivity"},
             {"saturates", "60", "saturates"},
             {"household", "cup heavy", "household"},
             {"household", "200", "household"},
