@@ -12,6 +12,7 @@ import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.judge.Keeping;
 import org.zeststack.core.keeping.ShelfBand;
+import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
@@ -142,8 +143,15 @@ public final class BoxContent {
                 });
     }
 
-    /** What its pieces are judged by. */
-    public Bounds bounds() {
+    /** What the calls on it were judged by that is the workshop's own. */
+    public List<Bound> ownBounds() {
+        return parts.stream()
+                .flatMap(p -> p.stack().bounds().ownAsked().stream())
+                .distinct()
+                .toList();
+    }
+
+    private Bounds bounds() {
         return parts.isEmpty() ? Bounds.shipped() : parts.get(0).stack().bounds();
     }
 

@@ -1,11 +1,12 @@
 package org.zeststack.core.rule;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.zeststack.core.quantity.CsvTable;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
@@ -17,9 +18,24 @@ public final class Bounds {
     private static final Bounds SHIPPED = read();
 
     private final Map<String, Bound> byCode;
+    private final Set<String> asked;
+    private final boolean watching;
 
     private Bounds(Map<String, Bound> byCode) {
         this.byCode = byCode;
+        this.asked = Set.of();
+        this.watching = false;
+    }
+
+    private Bounds(Map<String, Bound> byCode, Set<String> asked) {
+        this.byCode = byCode;
+        this.asked = asked;
+        this.watching = true;
+    }
+
+    /** The same bounds, which remember what they are asked for: that is what one piece of work is judged by. */
+    public Bounds watched() {
+        return new Bounds(byCode, ConcurrentHashMap.newKeySet());
     }
 
     /** The bounds of the table. */
@@ -104,6 +120,9 @@ public final class Bounds {
      * @throws IllegalArgumentException where there is none
      */
     public Bound of(String code) {
+        if (watching) {
+            asked.add(code);
+        }
         return find(code).orElseThrow(() -> new IllegalArgumentException("no bound " + code));
     }
 
@@ -123,11 +142,8 @@ public final class Bounds {
                 .toList();
     }
 
-    /** The workshop's own ones among those that rules about something look at. */
-    public List<Bound> own(Rule.About about) {
-        List<Bound> own = new ArrayList<>(own());
-        own.removeIf(b -> Rule.all().stream()
-                .noneMatch(r -> r.about() == about && r.bounds().contains(b.code())));
-        return own;
+    /** The workshop's own ones among those that were asked for; see {@link #watched}. */
+    public List<Bound> ownAsked() {
+        return own().stream().filter(b -> asked.contains(b.code())).toList();
     }
 }

@@ -48,8 +48,9 @@ public final class BarStack {
      * @throws org.zeststack.core.quantity.InvalidInput if the bar is faulty, points to nothing known, or a shell, cut or form
      *     cannot be made
      */
-    public static BarStack of(Bar bar, Parts parts) {
+    public static BarStack of(Bar bar, Parts given) {
         bar.check();
+        Parts parts = given.judgedBy(given.bounds().watched());
         List<Pour.Deposit> deposits = new ArrayList<>();
         for (int i = 0; i < bar.layers().size(); i++) {
             BarLayer layer = bar.layers().get(i);

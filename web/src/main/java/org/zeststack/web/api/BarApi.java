@@ -15,7 +15,6 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.rule.Bound;
-import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.workshop.Mould;
@@ -240,8 +239,7 @@ class BarApi {
         answer.put("layers", stack.layers().stream().map(Laid::of).toList());
         answer.put("calls", BarCalls.of(stack).stream().map(Judged::of).toList());
         answer.put(
-                "ownBounds",
-                stack.bounds().own(Rule.About.BAR).stream().map(Bound::code).toList());
+                "ownBounds", stack.bounds().ownAsked().stream().map(Bound::code).toList());
         return answer;
     }
 }

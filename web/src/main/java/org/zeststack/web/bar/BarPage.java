@@ -13,7 +13,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.quantity.InvalidInput;
-import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -146,7 +145,7 @@ class BarPage {
         model.addAttribute("stack", stack);
         model.addAttribute("moulded", stack.frame() instanceof Frame.Moulded);
         model.addAttribute("calls", BarCalls.of(stack));
-        model.addAttribute("ownBounds", stack.bounds().own(Rule.About.BAR));
+        model.addAttribute("ownBounds", stack.bounds().ownAsked());
         model.addAttribute("drawing", BarDrawing.of(stack, handles, other, exploded));
         model.addAttribute("other", other.orElse(null));
         model.addAttribute("currency", workshop.surroundings().currency());

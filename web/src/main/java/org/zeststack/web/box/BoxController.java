@@ -17,7 +17,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.box.Box;
 import org.zeststack.core.box.BoxContent;
 import org.zeststack.core.quantity.Fault;
-import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Saved;
@@ -84,7 +83,7 @@ class BoxController {
         box.flatMap(b -> content(b, form)).ifPresent(content -> {
             model.addAttribute("content", content);
             model.addAttribute("calls", content.calls());
-            model.addAttribute("ownBounds", content.bounds().own(Rule.About.BOX));
+            model.addAttribute("ownBounds", content.ownBounds());
             model.addAttribute("currency", workshop.surroundings().currency());
         });
         return box;

@@ -23,7 +23,6 @@ import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.rule.Rule;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.rule.OwnBounds;
@@ -74,7 +73,7 @@ class FormulaWorkings {
 
         /** What it is judged by that is the workshop's own. */
         public List<Bound> ownBounds() {
-            return bounds.own(Rule.About.FORMULA);
+            return bounds.ownAsked();
         }
     }
 
@@ -87,7 +86,7 @@ class FormulaWorkings {
         IngredientTable table = gathered.table();
         FormulaBalance balance = FormulaBalance.of(formula, table, place.pressureKpa());
         Makeup makeup = Makeup.of(formula, balance, table, lots.pricePerKg());
-        Bounds bounds = own.bounds();
+        Bounds bounds = own.bounds().watched();
         Map<String, String> names = new LinkedHashMap<>();
         formula.lines()
                 .forEach(
