@@ -38,7 +38,17 @@ public class ArchitectureTest {
             Map.entry("bar", List.of("rule", "slab", "method")),
             Map.entry(
                     "stack",
-                    List.of("bar", "rule", "cavity", "slab", "weighing", "formula", "ingredient", "keeping", "water")),
+                    List.of(
+                            "bar",
+                            "rule",
+                            "cavity",
+                            "slab",
+                            "weighing",
+                            "formula",
+                            "ingredient",
+                            "keeping",
+                            "naming",
+                            "water")),
             Map.entry("picture", List.of("stack", "bar", "cavity", "slab")),
             Map.entry(
                     "judge",

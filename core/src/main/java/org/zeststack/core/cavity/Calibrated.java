@@ -1,5 +1,6 @@
 package org.zeststack.core.cavity;
 
+import java.util.List;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
@@ -61,6 +62,11 @@ public record Calibrated(Hollow space, double factor, double edgeRadiusMm, doubl
     @Override
     public double topMm() {
         return space.topMm();
+    }
+
+    @Override
+    public List<Outline> undivided(double heightMm) {
+        return space.undivided(heightMm);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package org.zeststack.core.cavity;
 
+import java.util.List;
 import org.zeststack.core.quantity.Range;
 
 /** A cavity of a mould, of any shape. All dimensions in mm; heights from its floor up. */
@@ -37,6 +38,11 @@ public sealed interface Cavity extends Hollow
     @Override
     default Outline outline(double heightMm) {
         return inside(0).outline(heightMm);
+    }
+
+    @Override
+    default List<Outline> undivided(double heightMm) {
+        return inside(0).undivided(heightMm);
     }
 
     @Override

@@ -1,5 +1,6 @@
 package org.zeststack.core.cavity;
 
+import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
@@ -15,6 +16,11 @@ public interface Hollow {
 
     /** The level cut at a height. */
     Outline outline(double heightMm);
+
+    /** What of the level cut something rigid may lie in; a row of segments has one segment, and where its bridges are open a corridor. */
+    default List<Outline> undivided(double heightMm) {
+        return List.of(outline(heightMm));
+    }
 
     /** Area of the level cut, mm²; a row of segments has more than its outline shows. */
     default double areaMm2(double heightMm) {

@@ -1,5 +1,6 @@
 package org.zeststack.core.cavity;
 
+import java.util.List;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
@@ -51,6 +52,11 @@ public final class LinedCavity implements Hollow {
     @Override
     public double topMm() {
         return inside.topMm();
+    }
+
+    @Override
+    public List<Outline> undivided(double heightMm) {
+        return inside.undivided(heightMm);
     }
 
     @Override

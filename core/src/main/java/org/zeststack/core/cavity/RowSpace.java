@@ -1,5 +1,7 @@
 package org.zeststack.core.cavity;
 
+import java.util.List;
+
 /**
  * Equal segments in a row, joined by bridges at the opening: a bridge is a channel that reaches from the wall of one segment to
  * the next. Where a bridge is too shallow or narrow to have an inside, it is solid.
@@ -27,6 +29,17 @@ record RowSpace(StraightSpace segment, int segments, double pitchMm, double brid
     public Outline outline(double heightMm) {
         Outline one = segment.outline(heightMm);
         return new Outline(Outline.Kind.RECTANGLE, one.lengthMm() + (segments - 1) * pitchMm, one.widthMm());
+    }
+
+    @Override
+    public List<Outline> undivided(double heightMm) {
+        Outline one = segment.outline(heightMm);
+        boolean open = bridgeWidthMm > 0 && heightMm >= bridgeFloorMm;
+        return open
+                ? List.of(
+                        one,
+                        new Outline(Outline.Kind.RECTANGLE, outline(heightMm).lengthMm(), bridgeWidthMm))
+                : List.of(one);
     }
 
     @Override

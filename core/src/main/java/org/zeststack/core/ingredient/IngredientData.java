@@ -22,7 +22,7 @@ public record IngredientData(
         double densityGramsPerMl,
         Bulk bulk,
         double dryActivity,
-        double wetActivity,
+        Double wetActivity,
         Map<String, Ingredient.Measure> household,
         List<String> also,
         List<String> allergens,
@@ -35,6 +35,7 @@ public record IngredientData(
         couverture = couverture == null ? "" : couverture;
         nature = nature == null ? Nature.PLAIN : nature;
         sodium = sodium == null ? Double.valueOf(0) : sodium;
+        wetActivity = wetActivity == null ? Double.valueOf(0) : wetActivity;
         bulk = bulk == null ? Bulk.MASSIVE : bulk;
         household = household == null ? Map.of() : household;
         also = also == null ? List.of() : also;

@@ -5,9 +5,11 @@ import static org.zeststack.core.judge.BarCalls.set;
 import static org.zeststack.core.quantity.Numbers.fixed;
 import static org.zeststack.core.quantity.Numbers.plain;
 
+import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
@@ -39,8 +41,8 @@ final class InsertCalls {
     private void inserts() {
         for (StackLayer layer : stack.all(LayerKind.INSERT)) {
             BarLayer.Insert insert = layer.design().insert();
-            Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), layer.fromMm()));
-            double play = insert.spreadMm() + 2 * calls.bound(INSERT_CLEARANCE).least();
+            double play = play(stack, insert);
+            Outline room = roomFor(stack, layer);
             double across = insert.acrossMm() + play;
             double widest = insert.shape() == BarLayer.Shape.DISC ? room.widestDiscMm() : room.widthMm();
             if (across > widest) {
@@ -60,6 +62,7 @@ final class InsertCalls {
                 }
             }
             proud(layer);
+            overlap(layer);
         }
     }
 
@@ -97,14 +100,13 @@ final class InsertCalls {
 
     /** Room that an insert leaves on both sides together where it rests, along or across; below 0 where it does not go in. */
     private static double room(BarStack of, StackLayer layer, boolean along) {
-        Frame.Moulded frame = (Frame.Moulded) of.frame();
         StackLayer now = of.layers().stream()
                 .filter(l -> l.index() == layer.index())
                 .findFirst()
                 .orElseThrow();
         BarLayer.Insert insert = now.design().insert();
-        Outline room = frame.inside().outline(Math.max(frame.inside().floorMm(), now.fromMm()));
-        double play = insert.spreadMm() + 2 * of.bounds().of(INSERT_CLEARANCE).least();
+        Outline room = roomFor(of, now);
+        double play = play(of, insert);
         double across = insert.acrossMm() + play;
         if (insert.shape() == BarLayer.Shape.DISC) {
             return room.widestDiscMm() - across;
@@ -112,6 +114,60 @@ final class InsertCalls {
         return along
                 ? room.longestMm(Math.min(across, room.widthMm())) - insert.lengthMm() - play
                 : room.widthMm() - across;
+    }
+
+    private static double play(BarStack of, BarLayer.Insert insert) {
+        return insert.spreadMm() + 2 * of.bounds().of(INSERT_CLEARANCE).least();
+    }
+
+    /** What it may lie in where it rests: of a row of segments one segment, or the corridor over the bridges where it goes in there. */
+    private static Outline roomFor(BarStack of, StackLayer layer) {
+        Hollow inside = ((Frame.Moulded) of.frame()).inside();
+        BarLayer.Insert insert = layer.design().insert();
+        double play = play(of, insert);
+        List<Outline> rooms = inside.undivided(Math.max(inside.floorMm(), layer.fromMm()));
+        return rooms.stream()
+                .filter(r -> insert.shape() == BarLayer.Shape.DISC
+                        ? insert.lengthMm() + play <= r.widestDiscMm()
+                        : insert.lengthMm() + play <= r.longestMm(insert.acrossMm() + play))
+                .findFirst()
+                .orElse(rooms.get(0));
+    }
+
+    /** Those that lie on one level want room side by side or end to end; told of the last of them. */
+    private void overlap(StackLayer layer) {
+        double height = Math.max(frame.inside().floorMm(), layer.fromMm());
+        List<StackLayer> level = stack.all(LayerKind.INSERT).stream()
+                .filter(o -> o.index() <= layer.index() && o.fromMm() < layer.toMm() && o.toMm() > layer.fromMm())
+                .toList();
+        if (level.size() < 2) {
+            return;
+        }
+        Outline room = frame.inside().outline(height);
+        double clear = calls.bound(INSERT_CLEARANCE).least();
+        double across = clear;
+        double along = clear;
+        for (StackLayer one : level) {
+            BarLayer.Insert insert = one.design().insert();
+            across += insert.acrossMm() + insert.spreadMm() + clear;
+            along += insert.lengthMm() + insert.spreadMm() + clear;
+        }
+        if (across > room.widthMm() && along > room.lengthMm()) {
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "overlap",
+                    "%s on one level overlap: there is no room for them side by side nor end to end. Trim them, or lay a filling between."
+                            .formatted(String.join(
+                                    " and ",
+                                    level.stream().map(StackLayer::name).toList())),
+                    "side by side %s mm of %s mm, end to end %s mm of %s mm, %s mm clear on each side"
+                            .formatted(
+                                    fixed(across, 1),
+                                    fixed(room.widthMm(), 1),
+                                    fixed(along, 1),
+                                    fixed(room.lengthMm(), 1),
+                                    plain(clear)));
+        }
     }
 
     /** An insert must lie below the back, and never above the seal line. */

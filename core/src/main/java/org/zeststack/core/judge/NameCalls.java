@@ -61,7 +61,7 @@ final class NameCalls {
         for (StackLayer layer : stack.layers()) {
             Material material = layer.material();
             boolean mixed = layer.design().mix() != null && layer.design().mix().fraction() > 0;
-            ChocolateName name = (mixed ? CHOCOLATES : COUVERTURES).get(material.chocolate());
+            ChocolateName name = (mixed || !material.couverture() ? CHOCOLATES : COUVERTURES).get(material.chocolate());
             if (name == null || !told.add(material.name())) {
                 continue;
             }

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Set;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.keeping.Neighbours;
@@ -71,7 +73,7 @@ final class NeighbourCalls {
         }
         for (StackLayer around : stack.layers()) {
             if (around.kind() == LayerKind.SHELL || around.kind() == LayerKind.COAT) {
-                pile.forEach(inside -> pairs.add(new Pair(around, inside)));
+                pile.stream().filter(inside -> !wrapped(inside)).forEach(inside -> pairs.add(new Pair(around, inside)));
             }
             if (around.kind() == LayerKind.TOPPING
                     && !pile.isEmpty()
@@ -80,6 +82,13 @@ final class NeighbourCalls {
             }
         }
         return pairs;
+    }
+
+    /** Whether a layer wraps all of a strewn one, so that nothing else touches it. */
+    private boolean wrapped(StackLayer layer) {
+        return layer.kind() == LayerKind.INCLUSION
+                && layer.design().embedded() >= 1
+                && stack.layers().stream().anyMatch(l -> l.kind().level() && touch(l, layer));
     }
 
     static boolean touch(StackLayer one, StackLayer other) {
@@ -110,8 +119,13 @@ final class NeighbourCalls {
         return material.nature().is(Nature.Risk.STAY_DRY) && !isCrisp(material);
     }
 
-    /** Whether a crisp part carries its own coat of fat or couverture. */
+    /** Whether a crisp part carries its own coat of fat or couverture, or lies in its own chocolate. */
     private boolean coated(StackLayer layer) {
+        Composition own = layer.material().per100Grams();
+        if (own.grams(Part.COCOA_BUTTER) / own.totalGrams()
+                >= calls.bound("crisp-in-chocolate").least()) {
+            return true;
+        }
         BarLayer.Mix mix = layer.design().mix();
         if (mix == null
                 || mix.marbled()
@@ -163,10 +177,12 @@ final class NeighbourCalls {
 
     private void oil(StackLayer nut, StackLayer chocolate, Set<String> told) {
         double liquid = nut.material().isChocolate() ? 0 : nut.material().liquidFatFraction();
-        // Fat that is emulsified with water stays where it is.
+        // Fat that is emulsified with water stays where it is, and so does that of nuts that nobody ground.
         boolean wet =
                 nut.material().waterFraction() > calls.bound(WET_NEIGHBOUR).least();
-        boolean whole = nut.kind() == LayerKind.INCLUSION && nut.design().by() == BarLayer.By.PIECES;
+        boolean whole = nut.kind() == LayerKind.INCLUSION
+                && (nut.design().by() == BarLayer.By.PIECES
+                        || nut.material().nature().kind() == Nature.Kind.NUT);
         if (!chocolate.material().isChocolate()
                 || liquid < calls.bound(OIL_TOLD).least()
                 || wet

@@ -33,6 +33,24 @@ public enum ChocolateName {
         return words;
     }
 
+    /**
+     * The kind of chocolate that a dry mass is by what it is made of: dark, milk or white, with sugar and hardly any other fat;
+     * empty where it is none.
+     */
+    public static String kindOf(Composition mass) {
+        double total = mass.totalGrams();
+        boolean plain = mass.grams(Part.SUCROSE) > 0
+                && mass.grams(Part.OTHER_FAT)
+                        <= Bounds.shipped().of("other-fats").greatest() * total
+                && mass.waterGrams() < Bounds.shipped().of("dry-mass").least() * total;
+        if (!plain) {
+            return "";
+        }
+        return CHOCOLATE.lacks(mass).isEmpty()
+                ? "dark"
+                : MILK.lacks(mass).isEmpty() ? "milk" : WHITE.lacks(mass).isEmpty() ? "white" : "";
+    }
+
     /** What keeps a mass from the name, one sentence each; empty where it may bear it. */
     public List<String> lacks(Composition mass) {
         double dry = mass.totalGrams() - mass.waterGrams();

@@ -96,9 +96,16 @@ public final class RunPlanner {
         return melts(slug) ? COUVERTURE + slug : LAID + slug;
     }
 
+    /** Whether it is melted: chocolate or compound that is laid, and whatever fat mass a piece is coated with; not what is only strewn. */
     private boolean melts(String slug) {
         Material material = order.bar().parts().materials().get(slug);
-        return material.isChocolate() || material.compound();
+        return order.bar().layers().stream()
+                .filter(l -> l.design().of().equals(slug)
+                        || l.design().mix() != null && l.design().mix().of().equals(slug))
+                .map(StackLayer::kind)
+                .anyMatch(kind -> material.isChocolate() || material.compound()
+                        ? kind != LayerKind.INCLUSION && kind != LayerKind.TOPPING && kind != LayerKind.INSERT
+                        : kind == LayerKind.COAT && material.melts());
     }
 
     private RunSheet.LayerTarget target(StackLayer l) {

@@ -12,6 +12,8 @@ import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.keeping.Neighbours;
+import org.zeststack.core.naming.ChocolateName;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
@@ -27,7 +29,8 @@ import org.zeststack.core.water.WaterActivity;
  * @param per100Grams composition of 100 g
  * @param waterActivity typical of dry goods, of the solution for wet ones; null where neither is known
  * @param dry whether it is dry goods that turn soft
- * @param chocolate kind of couverture: dark, milk, white, blond, ruby; empty for everything else
+ * @param chocolate kind of chocolate, as couverture or by what it is made of: dark, milk, white, blond, ruby; empty for others
+ * @param couverture whether it is sold as couverture, and must be one
  * @param nature what it is to the rules that judge; with the risks of what is mixed into it
  * @param compound whether it is a coating without cocoa butter to temper
  * @param family the formula's kind; null for a plain ingredient
@@ -43,6 +46,7 @@ public record Material(
         Double waterActivity,
         boolean dry,
         String chocolate,
+        boolean couverture,
         Nature nature,
         boolean compound,
         Family.Kind family,
@@ -76,7 +80,10 @@ public record Material(
                         ? Double.valueOf(ingredient.dryActivity())
                         : ingredient.wetActivity() > 0 ? Double.valueOf(ingredient.wetActivity()) : activity(hundred),
                 dry,
-                ingredient.couverture(),
+                couverture
+                        ? ingredient.couverture()
+                        : dry || ingredient.nature().kind() != Nature.Kind.PLAIN ? "" : ChocolateName.kindOf(hundred),
+                couverture,
                 ingredient.nature(),
                 ingredient.nature().kind() == Nature.Kind.COMPOUND,
                 null,
@@ -105,7 +112,10 @@ public record Material(
                 finished.per100Grams(),
                 activity,
                 dry,
-                "",
+                family.kind() == Family.Kind.COATING || family.kind() == Family.Kind.OTHER
+                        ? ChocolateName.kindOf(finished.per100Grams())
+                        : "",
+                false,
                 finished.nature(),
                 false,
                 family.kind(),
@@ -173,6 +183,7 @@ public record Material(
                 dry ? waterActivity : activity(both100),
                 dry,
                 plain ? chocolate : "",
+                couverture && plain,
                 nature.with(other.nature),
                 compound || other.compound,
                 family,
@@ -200,6 +211,11 @@ public record Material(
     /** Whether it tempers or coats: couverture, or a compound in its place. */
     public boolean isCoating() {
         return isChocolate() || compound || isButter();
+    }
+
+    /** Whether it is a mass of fat that is melted to coat with, though it is neither chocolate nor called compound. */
+    public boolean melts() {
+        return family == null && new Neighbours(Bounds.shipped()).isBarrier(fatFraction(), waterFraction());
     }
 
     private boolean isButter() {

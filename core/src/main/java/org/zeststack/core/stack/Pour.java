@@ -100,6 +100,9 @@ final class Pour {
             if (deposit.layer().kind() != LayerKind.INCLUSION) {
                 continue;
             }
+            if (loose(i)) {
+                continue;
+            }
             int below = below(i);
             int above = above(i);
             double inside = below == FLOOR ? 0 : deposit.layer().embedded();
@@ -110,6 +113,14 @@ final class Pour {
                 taken[above] += (1 - inside) * deposit.volumeMl();
             }
         }
+    }
+
+    /** Whether what is strewn lies loose in a hollow, under nothing but the back that closes it. */
+    private boolean loose(int i) {
+        int above = above(i);
+        return below(i) == FLOOR
+                && above < deposits.size()
+                && deposits.get(above).layer().kind() == LayerKind.BACK;
     }
 
     /** The level layer below a position; {@link #FLOOR} where there is none. */
@@ -334,7 +345,7 @@ final class Pour {
     /** An inclusion reaches over the layer that it lies in and, as far as it is not embedded, into the one above. */
     private Laid inclusion(int i) {
         Deposit deposit = deposits.get(i);
-        int host = below(i) == FLOOR ? above(i) : below(i);
+        int host = loose(i) ? deposits.size() : below(i) == FLOOR ? above(i) : below(i);
         int over = above(host == deposits.size() ? i : host);
         double low = host < deposits.size() ? from[host] : space.floorMm();
         double high = host < deposits.size() ? to[host] : space.floorMm();

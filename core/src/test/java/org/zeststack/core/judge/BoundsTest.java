@@ -37,6 +37,7 @@ import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.keeping.ShelfBand;
+import org.zeststack.core.naming.ChocolateName;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
@@ -214,6 +215,19 @@ public class BoundsTest {
                 off -> !told(
                         filled(mass(Map.of(Part.WATER, 20.0, Part.SUCROSE, 80.0), 0.85 - off, 0)), "keeps-days-only"));
         all.put("other-substances", share -> told(NamesTest.withAlmonds(share), "name-not-met"));
+        all.put("crisp-in-chocolate", butter -> told(ContactTest.disc(butter), "crisp-beside-wet"));
+        all.put("other-fats", share -> ChocolateName.kindOf(Composition.of(
+                        Map.of(
+                                Part.COCOA_BUTTER,
+                                30.0,
+                                Part.NONFAT_COCOA,
+                                25.0,
+                                Part.OTHER_FAT,
+                                100 * share,
+                                Part.SUCROSE,
+                                45 - 100 * share),
+                        42))
+                .isEmpty());
         all.put("nothing-grows", a -> band(a).compareTo(ShelfBand.DRY) > 0);
         all.put("few-yeasts", a -> band(a).compareTo(ShelfBand.NEARLY_DRY) > 0);
         all.put("few-moulds", a -> band(a).compareTo(ShelfBand.BETWEEN) > 0);
@@ -275,7 +289,7 @@ public class BoundsTest {
                                 1.3,
                                 Bulk.MASSIVE,
                                 0,
-                                0,
+                                null,
                                 Map.of(),
                                 List.of(),
                                 List.of(),
@@ -299,6 +313,7 @@ public class BoundsTest {
                 0.2,
                 true,
                 "",
+                false,
                 Nature.PLAIN,
                 false,
                 null,
@@ -338,6 +353,7 @@ public class BoundsTest {
                 activity,
                 false,
                 "",
+                false,
                 Nature.PLAIN,
                 false,
                 Family.Kind.OTHER,

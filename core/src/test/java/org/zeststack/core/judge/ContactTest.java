@@ -38,7 +38,7 @@ public class ContactTest {
     private static final BarLayer RICE = BarLayer.grams(LayerKind.INCLUSION, "rice-crisped", 1);
 
     /** A crisp disc of flakes with so much cocoa butter around them. */
-    private static BarStack disc(double cocoaButter) {
+    static BarStack disc(double cocoaButter) {
         Material disc = new Material(
                 "disc",
                 "Crisp disc",
@@ -48,6 +48,7 @@ public class ContactTest {
                 0.25,
                 true,
                 "",
+                false,
                 Nature.PLAIN,
                 false,
                 Family.Kind.DRY,
@@ -61,7 +62,7 @@ public class ContactTest {
                 .with(new BarLayer.Insert(BarLayer.Shape.BAR, 90, 16, 3, 0, 0, 0, 0));
         return BarStack.of(
                 Bar.of(Build.MOULDED, new Body.Moulded(1, false), List.of(shell(1.5), insert, FILL, back(2))),
-                Parts.of(TAPERED, materials));
+                Parts.of(TAPERED, materials).judgedBy(Bars.judgedBy));
     }
 
     @Test
@@ -79,8 +80,12 @@ public class ContactTest {
         assertFalse(
                 codes(moulded(TAPERED, shell(1.5), FILL, chopped, back(2))).contains("oil-into-chocolate"),
                 "wrapped in caramel");
-        BarStack loose = moulded(TAPERED, shell(1.5), chopped, back(2));
-        assertTrue(codes(loose).contains("oil-into-chocolate"), "loose in the shell: " + codes(loose));
+        assertFalse(
+                codes(moulded(TAPERED, BarLayer.rest(LayerKind.FILLING, DARK), chopped))
+                        .contains("oil-into-chocolate"),
+                "slivers hold their oil");
+        BarStack paste = moulded(TAPERED, shell(1.5), BarLayer.rest(LayerKind.FILLING, "hazelnut-paste"), back(2));
+        assertTrue(codes(paste).contains("oil-into-chocolate"), "ground, it is free: " + codes(paste));
     }
 
     @Test

@@ -63,6 +63,7 @@ public final class Bars {
                 activity,
                 false,
                 "",
+                false,
                 Nature.PLAIN,
                 false,
                 kind,

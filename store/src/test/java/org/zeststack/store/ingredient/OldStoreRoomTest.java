@@ -108,6 +108,8 @@ public class OldStoreRoomTest {
                     i.slug());
             assertEquals(i.bulk(), shipped.get(i.slug()).bulk(), i.slug());
             assertEquals(i.household(), shipped.get(i.slug()).household(), i.slug());
+            assertEquals(i.nature(), shipped.get(i.slug()).nature(), i.slug());
+            assertEquals(i.wetActivity(), shipped.get(i.slug()).wetActivity(), i.slug());
             assertEquals(i.allergens(), shipped.get(i.slug()).allergens(), i.slug());
         });
     }
