@@ -178,9 +178,6 @@ public record Bar(
                                         build.title().toLowerCase(java.util.Locale.ROOT),
                                         layer.kind().words())));
             }
-            if (layer.kind() == LayerKind.INSERT && layer.insert() == null) {
-                faults.add(Fault.of(field + "lengthMm", "", "Give the insert its size."));
-            }
             if (layer.leastMm() != null && layer.greatestMm() != null && layer.leastMm() > layer.greatestMm()) {
                 faults.add(Fault.of(
                         field + "leastMm",
@@ -211,21 +208,18 @@ public record Bar(
             faults.add(Fault.of(field, "the rest", "Only a cavity has a rest to fill; give millimetres or grams."));
         } else if (rests.size() > 1) {
             faults.add(Fault.of(field, "the rest", "Only one layer can take the rest; give this one an amount."));
-        } else if (!layers.get(rests.get(0)).kind().level()) {
-            faults.add(Fault.of(field, "the rest", "Only a filling, a sheet or a back can take the rest."));
         }
     }
 
     private void checkOnes(Faults faults) {
-        for (LayerKind once : List.of(LayerKind.SHELL, LayerKind.BACK)) {
-            long count = layers.stream().filter(l -> l.kind() == once).count();
-            if (count > 1) {
-                faults.add(Fault.of("layers", once.words(), "A bar has one %s.".formatted(once.words())));
+        for (LayerKind kind : LayerKind.values()) {
+            long count = layers.stream().filter(l -> l.kind() == kind).count();
+            if (kind.once() && count > 1) {
+                faults.add(Fault.of("layers", kind.words(), "A bar has one %s.".formatted(kind.words())));
             }
         }
-        long fillings =
-                layers.stream().filter(l -> l.kind() == LayerKind.FILLING).count();
-        if (build == Build.SHAPED && fillings != 1) {
+        long centres = layers.stream().filter(l -> build.sizedByBody(l.kind())).count();
+        if (build == Build.SHAPED && centres != 1) {
             faults.add(Fault.of("layers", "filling", "A shaped piece has exactly one centre: one filling."));
         }
     }

@@ -1,5 +1,7 @@
 package org.zeststack.core.bar;
 
+import java.util.stream.Collectors;
+import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.rule.Bound;
@@ -193,8 +195,8 @@ public record BarLayer(
                 LayerKind.INCLUSION, of, By.PIECES, count, eachGrams, embedded, 1, null, null, null, null, null, null);
     }
 
-    private static BarLayer plain(LayerKind kind, String of, By by, double amount) {
-        Faces faces = kind == LayerKind.COAT ? Faces.ALL : null;
+    static BarLayer plain(LayerKind kind, String of, By by, double amount) {
+        Faces faces = kind.has(LayerKind.Field.FACES) ? Faces.ALL : null;
         return new BarLayer(kind, of, by, amount, 0, 1, 1, null, null, faces, null, null, null);
     }
 
@@ -256,6 +258,7 @@ public record BarLayer(
     }
 
     void check(Faults faults, String field) {
+        checkKind(faults, field);
         Range range =
                 switch (by) {
                     case MM -> MM;
@@ -264,7 +267,7 @@ public record BarLayer(
                     case PIECES -> PIECES;
                     case REST -> null;
                 };
-        if (range != null && insert == null) {
+        if (range != null && kind.amountAsked(by)) {
             faults.within(field + "amount", amount, range);
         }
         if (by == By.PIECES) {
@@ -280,6 +283,27 @@ public record BarLayer(
         }
         if (celsius != null) {
             faults.within(field + "celsius", celsius, CELSIUS);
+        }
+    }
+
+    /** Whether it is given as its kind may be, and has what its kind has. */
+    private void checkKind(Faults faults, String field) {
+        if (!kind.ways().contains(by)) {
+            String ways = kind.ways().stream().map(By::words).collect(Collectors.joining(", "));
+            faults.add(Fault.of(
+                    field + "by",
+                    by.words(),
+                    "The %s cannot be given in %s; permitted: %s.".formatted(kind.words(), by.words(), ways)));
+        }
+        if (kind.has(LayerKind.Field.SIZE) && insert == null) {
+            faults.add(Fault.of(field + "lengthMm", "", "Give the insert its size."));
+        }
+        if (!kind.has(LayerKind.Field.SIZE) && insert != null) {
+            faults.add(Fault.of(field + "lengthMm", "", "A %s has no size of its own.".formatted(kind.words())));
+        }
+        if (!kind.has(LayerKind.Field.FACES) && faces != null) {
+            faults.add(
+                    Fault.of(field + "faces", "", "A %s covers no faces; only a coat does.".formatted(kind.words())));
         }
     }
 }

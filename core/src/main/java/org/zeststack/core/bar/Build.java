@@ -69,6 +69,11 @@ public enum Build {
         return bodies;
     }
 
+    /** Whether the body gives the size of a layer, as a shaped piece does of its centre. */
+    public boolean sizedByBody(LayerKind kind) {
+        return this == SHAPED && kind == FILLING;
+    }
+
     public List<LayerKind> kinds() {
         return kinds;
     }

@@ -73,8 +73,7 @@ public final class BarStack {
         List<String> keys = new ArrayList<>();
         for (BarLayer layer : layers) {
             int number = counted.merge(layer.kind(), 1, Integer::sum);
-            boolean once = layer.kind() == LayerKind.SHELL || layer.kind() == LayerKind.BACK;
-            keys.add(once ? layer.kind().words() : layer.kind().words() + "-" + number);
+            keys.add(layer.kind().once() ? layer.kind().words() : layer.kind().words() + "-" + number);
         }
         return keys;
     }

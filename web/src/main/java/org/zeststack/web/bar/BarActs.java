@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
@@ -58,26 +57,14 @@ class BarActs {
         List<Integer> rows = Rows.used(form, "layer");
         int at = rows.isEmpty() ? 0 : rows.get(rows.size() - 1) + 1;
         for (int row : rows) {
-            if (comesAfter(form.text("layer." + row + ".kind"), kind)) {
+            LayerKind there = form.choice("layer." + row + ".kind", LayerKind.class);
+            if (there != null && kind.before(there)) {
                 at = row;
                 break;
             }
         }
         Rows.insert(form, "layer", at);
-        fields.put(form.typed(), at, StartingBars.layer(kind));
-    }
-
-    private static boolean comesAfter(String present, LayerKind kind) {
-        int mine = kind.ordinal();
-        return switch (kind) {
-            case DECORATION, SHELL, FOOT, BASE ->
-                Arrays.stream(LayerKind.values()).anyMatch(k -> k.name().equals(present) && k.ordinal() > mine);
-            case SHEET, FILLING, INSERT, INCLUSION, VENEER ->
-                List.of("BACK", "COAT", "TOPPING").contains(present)
-                        || kind != LayerKind.VENEER && present.equals("VENEER");
-            case BACK, COAT -> present.equals("TOPPING");
-            case TOPPING -> false;
-        };
+        fields.put(form.typed(), at, kind.usual());
     }
 
     private static void apply(FormInput form, List<Call> calls, int number, List<Integer> rows) {
@@ -110,20 +97,5 @@ class BarActs {
         for (var step : BuildMethods.of(build)) {
             MethodFields.put(form.typed(), next++, step);
         }
-    }
-
-    /** Ways to give the amount of each kind of layer. */
-    static Map<String, List<BarLayer.By>> ways() {
-        Map<String, List<BarLayer.By>> ways = new LinkedHashMap<>();
-        for (LayerKind kind : LayerKind.values()) {
-            ways.put(
-                    kind.name(),
-                    switch (kind) {
-                        case SHELL, FOOT, BASE, VENEER, COAT, INSERT -> List.of(BarLayer.By.MM, BarLayer.By.GRAMS);
-                        case FILLING, SHEET, BACK -> List.of(BarLayer.By.MM, BarLayer.By.GRAMS, BarLayer.By.REST);
-                        default -> List.of(BarLayer.By.GRAMS, BarLayer.By.PIECES, BarLayer.By.MILLIGRAMS);
-                    });
-        }
-        return ways;
     }
 }

@@ -1,9 +1,12 @@
 package org.zeststack.web.bar;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,6 +17,7 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
@@ -112,7 +116,9 @@ class BarController {
         model.addAttribute("moulds", workshop.moulds());
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("layerRows", Rows.used(form, "layer"));
-        model.addAttribute("ways", BarActs.ways());
+        model.addAttribute(
+                "kinds",
+                Arrays.stream(LayerKind.values()).collect(Collectors.toMap(LayerKind::name, Function.identity())));
         model.addAttribute("stepRows", MethodFields.rows(form));
         model.addAttribute("stepNotes", MethodFields.notes(form));
         model.addAttribute("versions", bars.versions(id));

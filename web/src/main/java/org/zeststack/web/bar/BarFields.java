@@ -93,7 +93,7 @@ public class BarFields {
             fields.put(f + "rawLengthMm", insert.rawLengthMm() == 0 ? "" : shown(insert.rawLengthMm()));
         }
         BarLayer.Faces faces = layer.faces();
-        if (layer.kind() == LayerKind.COAT) {
+        if (layer.kind().has(LayerKind.Field.FACES)) {
             BarLayer.Faces of = faces == null ? BarLayer.Faces.ALL : faces;
             fields.put(f + "bottom", of.bottom() ? YES : "");
             fields.put(f + "sides", of.sides() ? YES : "");
@@ -155,9 +155,7 @@ public class BarFields {
         if (kind == null || by == null || of == null) {
             return Optional.empty();
         }
-        boolean insert = kind == LayerKind.INSERT;
-        boolean amountNeeded = by != BarLayer.By.REST && !(insert && by == BarLayer.By.MM);
-        double amount = amountNeeded ? form.number(f + "amount", range(by)) : 0;
+        double amount = kind.amountAsked(by) ? form.number(f + "amount", range(by)) : 0;
         double each = by == BarLayer.By.PIECES ? form.number(f + "eachGrams", BarLayer.EACH_GRAMS) : 0;
         double embedded = form.has(f + "embedded") ? form.percent(f + "embedded", BarLayer.SHARE) : 1;
         int repeat = form.has(f + "repeat") ? form.whole(f + "repeat", BarLayer.REPEAT) : 1;
@@ -170,8 +168,8 @@ public class BarFields {
                 embedded,
                 repeat,
                 mix(form, f),
-                insert ? insert(form, f) : null,
-                kind == LayerKind.COAT ? faces(form, f) : null,
+                kind.has(LayerKind.Field.SIZE) ? insert(form, f) : null,
+                kind.has(LayerKind.Field.FACES) ? faces(form, f) : null,
                 optional(form, f + "leastMm", range(by)),
                 optional(form, f + "greatestMm", range(by)),
                 optional(form, f + "celsius", BarLayer.CELSIUS));

@@ -14,40 +14,6 @@ final class StartingBars {
 
     private StartingBars() {}
 
-    /** A layer as it is added, with usual amounts. */
-    static BarLayer layer(LayerKind kind) {
-        return switch (kind) {
-            case DECORATION ->
-                new BarLayer(
-                        kind,
-                        "coloured-butter-white",
-                        BarLayer.By.MILLIGRAMS,
-                        60,
-                        0,
-                        1,
-                        1,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null,
-                        null);
-            case SHELL -> BarLayer.mm(kind, DARK, 1.5);
-            case FOOT -> BarLayer.mm(kind, DARK, 0.8);
-            case BASE -> BarLayer.mm(kind, "biscuit-shortbread", 7);
-            case SHEET -> BarLayer.mm(kind, DARK, 1);
-            case FILLING -> BarLayer.mm(kind, "gianduja", 4);
-            case INSERT ->
-                BarLayer.mm(kind, "wafer-sheet", 0)
-                        .with(new BarLayer.Insert(BarLayer.Shape.BAR, 60, 15, 3, 0, 0.5, 0, 0));
-            case INCLUSION -> BarLayer.grams(kind, "cocoa-nibs", 1);
-            case BACK -> BarLayer.mm(kind, DARK, 2).between(1, 3);
-            case VENEER -> BarLayer.mm(kind, DARK, 2);
-            case COAT -> BarLayer.mm(kind, DARK, 1);
-            case TOPPING -> BarLayer.grams(kind, "sea-salt-flakes", 0.2);
-        };
-    }
-
     /**
      * A bar of a build.
      *
@@ -58,10 +24,10 @@ final class StartingBars {
         List<BarLayer> layers =
                 switch (build) {
                     case MOULDED ->
-                        List.of(layer(LayerKind.SHELL), BarLayer.rest(LayerKind.FILLING, of), layer(LayerKind.BACK));
-                    case SLAB -> List.of(layer(LayerKind.FOOT), filling, layer(LayerKind.COAT));
-                    case TRAY -> List.of(layer(LayerKind.BASE), filling.amount(6), layer(LayerKind.VENEER));
-                    case SHAPED -> List.of(filling.amount(0), layer(LayerKind.COAT));
+                        List.of(LayerKind.SHELL.usual(), BarLayer.rest(LayerKind.FILLING, of), LayerKind.BACK.usual());
+                    case SLAB -> List.of(LayerKind.FOOT.usual(), filling, LayerKind.COAT.usual());
+                    case TRAY -> List.of(LayerKind.BASE.usual(), filling.amount(6), LayerKind.VENEER.usual());
+                    case SHAPED -> List.of(filling.amount(0), LayerKind.COAT.usual());
                     case OPEN ->
                         List.of(
                                 body instanceof Body.Moulded

@@ -59,7 +59,7 @@ public class BarFormTest {
                 Build.MOULDED,
                 new Body.Moulded(1, false),
                 List.of(
-                        StartingBars.layer(LayerKind.DECORATION),
+                        LayerKind.DECORATION.usual(),
                         BarLayer.grams(LayerKind.SHELL, "couverture-dark-66", 11.5),
                         BarLayer.mm(LayerKind.FILLING, "formula:1:2", 4).at(24.5),
                         BarLayer.mm(LayerKind.INSERT, "rye-wafer", 0).with(free),
@@ -69,7 +69,7 @@ public class BarFormTest {
                         BarLayer.pieces("hazelnut-roasted", 3, 1.2, 0.75),
                         BarLayer.rest(LayerKind.FILLING, "gianduja"),
                         BarLayer.mm(LayerKind.BACK, "couverture-milk-38", 2).between(0.8, 2.6),
-                        StartingBars.layer(LayerKind.TOPPING))
+                        LayerKind.TOPPING.usual())
             },
             {
                 Build.SLAB,
