@@ -3,6 +3,7 @@ package org.zeststack.core.judge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
@@ -26,6 +27,11 @@ public final class BarCalls {
     }
 
     public static List<Call> of(BarStack stack) {
+        return Mending.tried(stack, said(stack));
+    }
+
+    /** What is said, with every change that is proposed, whether it helps or not. */
+    static List<Call> said(BarStack stack) {
         BarCalls calls = new BarCalls(stack);
         ContentCalls.add(calls);
         FitCalls.add(calls);
@@ -55,7 +61,10 @@ public final class BarCalls {
 
     void add(Weight weight, String code, String message, String arithmetic, Change change) {
         String source = Rule.of(Rule.About.BAR, code).source(stack.bounds());
-        calls.add(new Call(weight, code, message, arithmetic, source, change));
+        boolean said = calls.stream().anyMatch(c -> c.message().equals(message) && Objects.equals(c.change(), change));
+        if (!said) {
+            calls.add(new Call(weight, code, message, arithmetic, source, change));
+        }
     }
 
     /** A change of one field of a layer. */

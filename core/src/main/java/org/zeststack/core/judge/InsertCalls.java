@@ -138,9 +138,10 @@ final class InsertCalls {
     private void overlap(StackLayer layer) {
         double height = Math.max(frame.inside().floorMm(), layer.fromMm());
         List<StackLayer> level = stack.all(LayerKind.INSERT).stream()
-                .filter(o -> o.index() <= layer.index() && o.fromMm() < layer.toMm() && o.toMm() > layer.fromMm())
+                .filter(o -> o.fromMm() < layer.toMm() && o.toMm() > layer.fromMm())
                 .toList();
-        if (level.size() < 2) {
+        boolean last = level.stream().allMatch(o -> o.index() <= layer.index());
+        if (level.size() < 2 || !last) {
             return;
         }
         Outline room = frame.inside().outline(height);

@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
@@ -81,29 +82,31 @@ final class NameCalls {
         Bar.SoldAs sold = stack.bar().soldAs();
         boolean compound = stack.layers().stream()
                 .anyMatch(l -> stack.outside(l) && l.material().compound());
+        List<String> lacks = new ArrayList<>();
         if (compound && sold != Bar.SoldAs.OWN_NAME) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "name-not-met",
-                    "Coated with compound it may not be called %s.".formatted(sold.words()),
-                    "fat other than cocoa butter",
-                    ownName());
+            lacks.add("compound outside");
         }
         if (SOLD.containsKey(sold)) {
-            plain(sold, SOLD.get(sold));
+            plain(SOLD.get(sold), lacks);
         } else if (!hasInside() && sold == Bar.SoldAs.OWN_NAME) {
             unfilled();
         } else {
-            filled(sold == Bar.SoldAs.FILLED_CHOCOLATE);
+            filled(sold == Bar.SoldAs.FILLED_CHOCOLATE, lacks);
+        }
+        if (!lacks.isEmpty()) {
+            String all = String.join("; ", lacks);
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "name-not-met",
+                    "It may not be called %s: %s.".formatted(sold.words(), all),
+                    "chocolate outside %s of %s"
+                            .formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams())),
+                    new Change("Sell it under a name of its own", Map.of("soldAs", Bar.SoldAs.OWN_NAME.name())));
         }
     }
 
-    private static Change ownName() {
-        return new Change("Sell it under a name of its own", Map.of("soldAs", Bar.SoldAs.OWN_NAME.name()));
-    }
-
     /** The outside must be that chocolate, and what is not chocolate a minor part of the piece that nothing fills. */
-    private void plain(Bar.SoldAs sold, ChocolateName name) {
+    private void plain(ChocolateName name, List<String> lacks) {
         Composition outside = Composition.NOTHING;
         double chocolate = 0;
         for (StackLayer layer : stack.layers()) {
@@ -115,8 +118,7 @@ final class NameCalls {
                 }
             }
         }
-        List<String> lacks =
-                new ArrayList<>(outside.totalGrams() == 0 ? List.of("no chocolate outside") : name.lacks(outside));
+        lacks.addAll(outside.totalGrams() == 0 ? List.of("no chocolate outside") : name.lacks(outside));
         Bound others = calls.bound("other-substances");
         double other = 1 - chocolate / stack.pieceGrams();
         if (other > others.greatest()) {
@@ -124,14 +126,6 @@ final class NameCalls {
         }
         if (hasInside()) {
             lacks.add("it is filled");
-        }
-        if (!lacks.isEmpty()) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "name-not-met",
-                    "It may not be called %s: %s.".formatted(sold.words(), String.join("; ", lacks)),
-                    String.join("; ", lacks),
-                    ownName());
         }
     }
 
@@ -158,7 +152,7 @@ final class NameCalls {
                 "%s chocolate / %s piece".formatted(grams(stack.outsideChocolateGrams()), grams(stack.pieceGrams())));
     }
 
-    private void filled(boolean wanted) {
+    private void filled(boolean wanted, List<String> lacks) {
         double share = stack.chocolateShare();
         boolean bakery = stack.layers().stream()
                 .anyMatch(l -> !stack.outside(l) && l.material().isBakery());
@@ -170,23 +164,11 @@ final class NameCalls {
                         percent(share),
                         calls.bound("filled-chocolate").leastWords());
         if (wanted && bakery) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "name-not-met",
-                    "With bakery ware inside it may not be called filled chocolate: name it for what it is, a coated biscuit.",
-                    "the inside of filled chocolate is not bakery ware, pastry, biscuit or ice",
-                    ownName());
+            lacks.add("bakery ware is in it: name it for what it is, a coated biscuit");
         }
         if (wanted && !enough) {
-            calls.add(
-                    Weight.WILL_FAIL,
-                    "name-not-met",
-                    "Chocolate is %s of the piece: it may not be called filled chocolate (%s needed)."
-                            .formatted(
-                                    percent(share),
-                                    calls.bound("filled-chocolate").leastWords()),
-                    arithmetic,
-                    ownName());
+            lacks.add("chocolate is %s of the piece, %s needed"
+                    .formatted(percent(share), calls.bound("filled-chocolate").leastWords()));
         }
         if (!wanted || enough && !bakery) {
             String may = enough && !bakery
@@ -239,27 +221,26 @@ final class NameCalls {
 
     /** Nuts, or pieces of this many grams or more, that lie whole in or on the piece. */
     private void wholeNuts() {
-        for (StackLayer layer : stack.layers()) {
-            boolean strewn = layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING;
-            boolean counted = layer.design().by() == BarLayer.By.PIECES;
-            if (strewn
-                    && layer.material().nature().is(Nature.Risk.CHOKING)
-                    && (!counted
-                            || layer.design().eachGrams()
-                                    >= calls.bound(WHOLE_NUT).least())) {
-                calls.add(
-                        Weight.TAKE_CARE,
-                        "whole-nuts-choking",
-                        "Whole nuts: small children can choke on them. Say so on the label, and look for shell.",
-                        counted
-                                ? "%s of %s g each"
-                                        .formatted(
-                                                layer.name(),
-                                                fixed(layer.design().eachGrams(), 1))
-                                : "%s, %s a piece; chopped ones are an ingredient of their own"
-                                        .formatted(layer.name(), grams(layer.grams())));
-            }
+        List<StackLayer> whole = stack.layers().stream().filter(this::whole).toList();
+        if (!whole.isEmpty()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "whole-nuts-choking",
+                    "Whole nuts: small children can choke on them. Say so on the label, and look for shell.",
+                    whole.stream()
+                                    .map(l -> "%s, %s a piece".formatted(l.name(), grams(l.grams())))
+                                    .collect(Collectors.joining("; "))
+                            + "; chopped ones are an ingredient of their own");
         }
+    }
+
+    private boolean whole(StackLayer layer) {
+        boolean strewn = layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING;
+        boolean counted = layer.design().by() == BarLayer.By.PIECES;
+        return strewn
+                && layer.material().nature().is(Nature.Risk.CHOKING)
+                && (!counted
+                        || layer.design().eachGrams() >= calls.bound(WHOLE_NUT).least());
     }
 
     private void infants() {

@@ -35,6 +35,9 @@ public final class Bars {
 
     public static final String PASTE = "formula:2:1";
 
+    /** A caramel cooked by eye: it holds water, and nobody knows how free it is. */
+    public static final String BY_EYE = "formula:3:1";
+
     public static final Map<String, Material> MATERIALS = materials();
 
     /** What a bar of these is judged by; whoever changes it puts it back. */
@@ -47,6 +50,7 @@ public final class Bars {
                 .collect(Collectors.toMap(Ingredient::slug, i -> Material.of(i, 10.0)));
         Composition wet = Composition.of(Map.of(Part.SUCROSE, 60.0, Part.SYRUP_SOLIDS, 30.0, Part.WATER, 10.0), 42);
         all.put(CARAMEL, mass(CARAMEL, "caramel", 1.30, wet, 0.52, Family.Kind.CARAMEL));
+        all.put(BY_EYE, mass(BY_EYE, "caramel", 1.30, wet, null, Family.Kind.CARAMEL));
         Composition fat = Composition.of(Map.of(Part.OTHER_FAT, 30.0, Part.COCOA_BUTTER, 10.0, Part.SUCROSE, 60.0), 42);
         all.put(PASTE, mass(PASTE, "nut-paste", 1.10, fat, null, Family.Kind.NUT));
         return all;
