@@ -34,7 +34,8 @@ public class AnyBarTest {
     }
 
     private static RandomBars bars(long seed) {
-        return new RandomBars(new SplittableRandom(seed), List.of(Bars.CARAMEL, Bars.PASTE, Bars.BY_EYE, "raspberry-jam"));
+        return new RandomBars(
+                new SplittableRandom(seed), List.of(Bars.CARAMEL, Bars.PASTE, Bars.BY_EYE, "raspberry-jam"));
     }
 
     /** The next bar that can be assembled. */
