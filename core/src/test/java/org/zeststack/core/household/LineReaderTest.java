@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.core.Generated;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.CsvTable;
 
@@ -118,7 +117,7 @@ public class LineReaderTest {
         Random random = new Random(31);
         String[] units = {"g", "oz", "cups", "tbsp", "tsp", "ml"};
         String[] names = {"sugar", "honey", "water", "heavy cream", "butter", "light corn syrup"};
-        for (int i = 0; i < Generated.of(300); i++) {
+        for (int i = 0; i < 300; i++) {
             double amount = 0.5 + random.nextInt(40) / 4.0;
             String rest = " " + units[random.nextInt(units.length)] + " " + names[random.nextInt(names.length)];
             for (Measures measures : Measures.values()) {
@@ -132,7 +131,7 @@ public class LineReaderTest {
     public void nothingTypedBreaksIt() {
         Random random = new Random(7);
         String alphabet = "0123456789 ½/.,-()xgozcuptbsl%&+'öß\u00a0\u2013sugar or and";
-        for (int i = 0; i < Generated.of(5000); i++) {
+        for (int i = 0; i < 5000; i++) {
             StringBuilder line = new StringBuilder();
             int length = random.nextInt(40);
             for (int n = 0; n < length; n++) {

@@ -7,7 +7,6 @@ import static org.zeststack.core.Near.near;
 import java.util.List;
 import java.util.Random;
 import org.testng.annotations.Test;
-import org.zeststack.core.Generated;
 import org.zeststack.core.ingredient.IngredientTable;
 
 /** Recipes as people paste them; invented for these tests. */
@@ -105,7 +104,7 @@ public class RecipeReaderTest {
             "2. Boil to 118 \u00b0C, stirring.", "honey", "My notes on this", "Bake at 160 \u00b0C until golden.",
                     "3 eggs", "***",
         };
-        for (int round = 0; round < Generated.of(200); round++) {
+        for (int round = 0; round < 200; round++) {
             StringBuilder text = new StringBuilder();
             for (int i = 0; i <= random.nextInt(12); i++) {
                 text.append(pieces[random.nextInt(pieces.length)]).append('\n');

@@ -17,7 +17,6 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
-import org.zeststack.core.Generated;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
@@ -47,7 +46,7 @@ import org.zeststack.core.workshop.Thermometer;
 /** Mass is neither made nor lost on the way from the weighing list to the ledger, whatever the bar. The seeds are fixed. */
 public class AnyRunTest {
 
-    private static final int RUNS = Generated.of(500);
+    private static final int RUNS = 500;
     private static final IngredientTable TABLE = IngredientTable.shipped();
 
     private static FormulaLine line(String of, double grams) {

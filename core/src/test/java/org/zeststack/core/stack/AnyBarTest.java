@@ -13,7 +13,6 @@ import java.util.SplittableRandom;
 import java.util.TreeMap;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
-import org.zeststack.core.Generated;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
@@ -27,7 +26,7 @@ import org.zeststack.core.quantity.InvalidInput;
 /** What must hold for any bar whatever is in it; {@link RandomBars} makes them. The seeds are fixed. */
 public class AnyBarTest {
 
-    private static final int BARS = Generated.of(2000);
+    private static final int BARS = 2000;
 
     private static BarStack stack(RandomBars.Made made) {
         return made.cavity() == null ? Bars.of(made.bar()) : Bars.of(made.bar(), made.cavity());
