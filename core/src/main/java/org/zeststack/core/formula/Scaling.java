@@ -54,7 +54,7 @@ public record Scaling(
     public static final Range RESOLUTION_GRAMS = new Range(0.001, 100, "g");
 
     /** How many times its volume a boiling mass rises: with milk, and without (common practice, no source). */
-    private static final double FOAM_MILK = 3;
+    static final double FOAM_MILK = 3;
 
     /** Share of a batch that making a piece whole may add or take. */
     private static final double MOST_OFF = 0.05;
@@ -63,7 +63,7 @@ public record Scaling(
     private static final double SPREAD = 0.001;
 
     private static final double FOAM_SYRUP = 1.8;
-    private static final double MOST_BOWL = 0.85;
+    static final double MOST_BOWL = 0.85;
     private static final double BOILING_CELSIUS = 100;
 
     /**
