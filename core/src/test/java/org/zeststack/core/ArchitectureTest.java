@@ -3,13 +3,19 @@ package org.zeststack.core;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.testng.Assert.assertFalse;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -123,6 +129,32 @@ public class ArchitectureTest {
     @Test
     public void thereAreNoCycles() {
         slices().matching(ROOT + "(*)..").should().beFreeOfCycles().check(core);
+    }
+
+    /** A number or a word is written the same wherever the machine stands. */
+    @Test
+    public void nothingIsWrittenInTheMachinesLocale() throws IOException {
+        noClasses()
+                .should()
+                .callMethod(String.class, "toLowerCase")
+                .orShould()
+                .callMethod(String.class, "toUpperCase")
+                .orShould()
+                .callMethod(String.class, "format", String.class, Object[].class)
+                .orShould()
+                .dependOnClassesThat()
+                .areAssignableTo(java.text.NumberFormat.class)
+                .orShould()
+                .callMethod(java.util.Locale.class, "getDefault")
+                .check(core);
+        Pattern figure = Pattern.compile("%[-+ 0-9,.]*[eEfgG]\\b|%,");
+        try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
+            for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+                assertFalse(
+                        figure.matcher(Files.readString(file)).find(),
+                        file + " formats a figure by the machine's locale");
+            }
+        }
     }
 
     @Test

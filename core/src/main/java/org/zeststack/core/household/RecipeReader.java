@@ -2,6 +2,7 @@ package org.zeststack.core.household;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.zeststack.core.quantity.Numbers;
@@ -198,14 +199,14 @@ public final class RecipeReader {
             if (!RESTS.matcher(sentence).find()) {
                 return null;
             }
-            if (sentence.toLowerCase().contains("overnight")) {
+            if (sentence.toLowerCase(Locale.ROOT).contains("overnight")) {
                 return OVERNIGHT_MINUTES;
             }
             Matcher hours = HOURS.matcher(sentence);
             if (!hours.find()) {
                 return null;
             }
-            double each = hours.group(2).toLowerCase().startsWith("h") ? 60 : 1;
+            double each = hours.group(2).toLowerCase(Locale.ROOT).startsWith("h") ? 60 : 1;
             return number(hours.group(1)) * each;
         }
 

@@ -253,7 +253,7 @@ public final class FormulaCalls {
         }
         double water = raw.waterGrams() / raw.totalGrams();
         if (formula.finish().bakedLossFraction() == 0
-                && water > bound("bakes-out").least()) {
+                && water >= bound("bakes-out").least()) {
             add(
                     Weight.GOOD_TO_KNOW,
                     "baked-loss",

@@ -56,7 +56,7 @@ final class SugarCalls {
         }
         if (balance.moistureKnown()
                 && calls.formula().cooked()
-                && protein > calls.bound("caramel-milk").least()) {
+                && protein >= calls.bound("caramel-milk").least()) {
             texture();
         }
     }
@@ -64,7 +64,7 @@ final class SugarCalls {
     private void split(double fat, double protein) {
         String arithmetic = "fat %s, protein %s of the finished mass".formatted(percent(fat, 1), percent(protein, 1));
         Bound most = calls.bound("caramel-fat");
-        if (fat > calls.bound("caramel-fat-alone").least()
+        if (fat >= calls.bound("caramel-fat-alone").least()
                 && protein < calls.bound("caramel-protein").least() * fat) {
             calls.add(
                     Weight.TAKE_CARE,
@@ -111,7 +111,12 @@ final class SugarCalls {
         }
     }
 
+    /** What was never boiled clear holds its sugar in grains from the start: nobody is warned of that. */
     private void graining(boolean chewy) {
+        boolean boiled = calls.formula().cooked() || calls.formula().finish().byEye();
+        if (!boiled) {
+            return;
+        }
         Composition mass = balance.pot().totalGrams() > 0 ? balance.pot() : after;
         double sucrose = mass.grams(Part.SUCROSE);
         if (sucrose < calls.bound("sugar-to-grain").least() * (mass.totalGrams() - mass.waterGrams())) {
@@ -123,7 +128,7 @@ final class SugarCalls {
                 .formatted(fixed(share * sucrose / (1 - share), 0), fixed(sucrose / (1 - share), 0), percent(share, 0));
         if (share < doctor.least()) {
             boolean inverted =
-                    mass.grams(Part.ACIDS) > calls.bound("inverting-acid").least() * sucrose;
+                    mass.grams(Part.ACIDS) >= calls.bound("inverting-acid").least() * sucrose;
             boolean sure = share < calls.bound("graining-sure").least();
             calls.add(
                     sure && !inverted ? Weight.WILL_FAIL : Weight.TAKE_CARE,
@@ -163,7 +168,7 @@ final class SugarCalls {
                                     .formatted(
                                             percent(moisture, 1),
                                             moisture
-                                                            > calls.bound("nougat-soft")
+                                                            >= calls.bound("nougat-soft")
                                                                     .least()
                                                     ? "soft"
                                                     : "firm to hard"),
@@ -205,8 +210,8 @@ final class SugarCalls {
         }
     }
 
+    /** It is grain, and meant to be. */
     void fondant() {
-        graining(false);
         double water = balance.moistureFraction();
         Bound firm = calls.bound("fondant-firm");
         Bound soft = calls.bound("fondant-soft");

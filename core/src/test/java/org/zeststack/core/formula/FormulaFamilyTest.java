@@ -84,6 +84,17 @@ public class FormulaFamilyTest {
         assertEquals(weight(sticky, "cold-flow"), Call.Weight.TAKE_CARE);
     }
 
+    /** A nougat whipped of sugar that is not boiled, and a fondant, are grain: common practice, no source. */
+    @Test
+    public void whatIsGrainByNatureIsNotWarnedOf() {
+        Formula whipped = formula(Family.NOUGAT_QUICK, null, "icing-sugar", 500, "egg-white", 80, "butter", 100);
+        assertTrue(call(whipped, "graining").isEmpty());
+        Formula fondant = formula(Family.FONDANT, 115.0, "sugar", 500, "water", 150);
+        assertTrue(call(fondant, "graining").isEmpty());
+        Formula boiled = formula(Family.NOUGAT_SLAB, 130.0, "sugar", 500, "water", 150, "egg-white", 80);
+        assertEquals(weight(boiled, "graining"), Call.Weight.WILL_FAIL);
+    }
+
     @Test
     public void fatWithoutMilkSplits() {
         Formula fat =
