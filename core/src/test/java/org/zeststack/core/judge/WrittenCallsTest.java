@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.TreeMap;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
@@ -28,7 +29,8 @@ public class WrittenCallsTest {
         for (Call call : calls) {
             String change = call.change() == null
                     ? ""
-                    : " [" + call.change().words() + " " + call.change().fields() + "]";
+                    : " [" + call.change().words() + " "
+                            + new TreeMap<>(call.change().fields()) + "]";
             lines.add("  %s %s: %s (%s)%s"
                     .formatted(call.weight(), call.code(), call.message(), call.arithmetic(), change));
         }
