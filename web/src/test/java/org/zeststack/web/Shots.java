@@ -64,7 +64,7 @@ public class Shots {
             shoot(owner, "/bars/15", "bar");
             shoot(owner, "/bars/16", "bar-slab");
             shoot(owner, "/bars/new", "bar-new");
-            shoot(owner, "/runs", "runs");
+            shoot(owner, "/workshop/rules", "rules");
             shoot(owner, "/runs/5", "run-sheet");
             shoot(owner, "/ledger", "ledger");
             shoot(owner, "/ledger/2", "ledger-run");

@@ -2,6 +2,7 @@ package org.zeststack.core.weighing;
 
 import java.util.List;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
+import org.zeststack.core.quantity.Numbers;
 
 /**
  * What the weigh-ins of one layer say.
@@ -53,7 +54,7 @@ public record WeighInSummary(int count, double meanGrams, double deviationGrams,
         double bySize = place == FillWindow.Place.INSIDE ? off : last - window.targetGrams();
         String over = place == FillWindow.Place.INSIDE ? " over the last %d".formatted(recent.size()) : "";
         return bySize < 0
-                ? "%.1f g light%s: give more.".formatted(-bySize, over)
-                : "%.1f g heavy%s: give less.".formatted(bySize, over);
+                ? "%s g light%s: give more.".formatted(Numbers.fixed(-bySize, 1), over)
+                : "%s g heavy%s: give less.".formatted(Numbers.fixed(bySize, 1), over);
     }
 }

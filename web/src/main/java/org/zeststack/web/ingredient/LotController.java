@@ -26,6 +26,7 @@ import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.Lot;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.store.StaleEdit;
@@ -218,7 +219,8 @@ class LotController {
             form.add(Fault.of(
                     "grams",
                     form.text("grams"),
-                    "Only %.0f g are left; if more was used, count the lot again first.".formatted(kept.gramsLeft())));
+                    "Only %s g are left; if more was used, count the lot again first."
+                            .formatted(Numbers.fixed(kept.gramsLeft(), 0))));
         }
         String why = form.limited("why", 200);
         if (form.faulty()) {
