@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -54,10 +55,10 @@ public class LayerKindTest {
                 null,
                 null,
                 null);
-        Build build = List.of(LayerKind.FOOT, LayerKind.VENEER, LayerKind.COAT, LayerKind.SHEET)
-                        .contains(kind)
-                ? Build.SLAB
-                : kind == LayerKind.BASE ? Build.TRAY : Build.MOULDED;
+        Build build = Arrays.stream(Build.values())
+                .filter(b -> b.kinds().contains(kind))
+                .findFirst()
+                .orElseThrow();
         Body body = build == Build.MOULDED
                 ? MOULD
                 : build == Build.SLAB ? new Body.Slab(300, 200, 60, 25, 0, 0, 0) : new Body.Tray(300, 200, 8, 5, 0, 0);

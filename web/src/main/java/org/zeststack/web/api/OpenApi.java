@@ -169,6 +169,7 @@ final class OpenApi {
         answers.put("allergens", list(text));
         answers.put("layers", list(object(layer)));
         answers.put("calls", list(object(call)));
+        answers.put("ownBounds", list(text));
         String summary =
                 "A whole bar: heights, volumes, grams, windows and calls of its layers. Give cavity, or body with kind"
                         + " mould, slab, tray, shaped or sheet.";
