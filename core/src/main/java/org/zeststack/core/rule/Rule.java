@@ -1,6 +1,7 @@
 package org.zeststack.core.rule;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -65,9 +66,7 @@ public record Rule(About about, String code, String looksAt, Basis basis, String
                     row.text("source"),
                     row.words("bounds"));
             rule.bounds.forEach(Bounds.shipped()::of);
-            if (all.computeIfAbsent(rule.about, a -> new java.util.LinkedHashMap<>())
-                            .put(rule.code, rule)
-                    != null) {
+            if (all.computeIfAbsent(rule.about, a -> new LinkedHashMap<>()).put(rule.code, rule) != null) {
                 throw row.bad("stands twice: " + rule.code);
             }
         }

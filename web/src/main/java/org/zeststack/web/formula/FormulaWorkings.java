@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Adjustment;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
@@ -67,7 +68,7 @@ class FormulaWorkings {
             List<NamedFormula> used,
             FormulaBalance balance,
             Makeup makeup,
-            List<org.zeststack.core.explain.Call> calls,
+            List<Call> calls,
             Bounds bounds,
             Map<String, String> names) {
 

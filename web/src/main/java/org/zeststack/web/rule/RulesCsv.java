@@ -3,6 +3,7 @@ package org.zeststack.web.rule;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.util.Locale;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.zeststack.core.quantity.Numbers;
@@ -24,7 +25,7 @@ final class RulesCsv {
                 printer -> {
                     for (Rule rule : Rule.all()) {
                         printer.printRecord(
-                                rule.about().name().toLowerCase(java.util.Locale.ROOT),
+                                rule.about().name().toLowerCase(Locale.ROOT),
                                 rule.code(),
                                 rule.looksAt(),
                                 rule.basis().words(),
