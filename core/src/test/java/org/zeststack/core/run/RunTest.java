@@ -67,7 +67,7 @@ public class RunTest {
             0.02,
             List.of());
 
-    private static RunSheet sheet(int pieces, Allowances allowances) {
+    static RunSheet sheet(int pieces, Allowances allowances) {
         TaperedCavity cavity = new TaperedCavity(118, 32, 112, 26, 14);
         NamedFormula caramel = new NamedFormula(7, "caramel", 2, CARAMEL);
         NamedFormula paste = new NamedFormula(9, "paste", 1, PASTE);
