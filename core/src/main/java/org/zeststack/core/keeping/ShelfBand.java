@@ -12,7 +12,7 @@ public enum ShelfBand {
     NEARLY_DRY("few-yeasts", "keeps-nearly-dry", "only yeasts that bear sugar grow, slowly"),
     BETWEEN("few-moulds", "keeps-between", "yeasts that bear sugar and dry-loving moulds grow"),
     MOIST("pathogens", "keeps-moist", "moulds and yeasts grow"),
-    WET("", "keeps-wet", "above 0.85, the United States' limit for pathogens (21 CFR 114.3)");
+    WET("", "keeps-wet", "bacteria that make ill can grow (21 CFR 114.3)");
 
     private final String below;
     private final String weeks;

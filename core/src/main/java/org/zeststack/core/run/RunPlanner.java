@@ -105,7 +105,7 @@ public final class RunPlanner {
                 .map(StackLayer::kind)
                 .anyMatch(kind -> material.isChocolate() || material.compound()
                         ? kind != LayerKind.INCLUSION && kind != LayerKind.TOPPING && kind != LayerKind.INSERT
-                        : kind == LayerKind.COAT && material.melts());
+                        : kind == LayerKind.COAT && material.melts(order.bar().bounds()));
     }
 
     private RunSheet.LayerTarget target(StackLayer l) {

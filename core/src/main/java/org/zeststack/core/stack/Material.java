@@ -214,8 +214,8 @@ public record Material(
     }
 
     /** Whether it is a mass of fat that is melted to coat with, though it is neither chocolate nor called compound. */
-    public boolean melts() {
-        return family == null && new Neighbours(Bounds.shipped()).isBarrier(fatFraction(), waterFraction());
+    public boolean melts(Bounds bounds) {
+        return family == null && new Neighbours(bounds).isBarrier(fatFraction(), waterFraction());
     }
 
     private boolean isButter() {

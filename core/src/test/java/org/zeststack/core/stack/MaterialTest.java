@@ -12,6 +12,7 @@ import org.testng.annotations.Test;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
 
@@ -135,10 +136,10 @@ public class MaterialTest {
     /** Fat masses are melted to coat with, whatever they are called; wet ones and formulas are not. */
     @Test
     public void fatMassesMelt() {
-        assertTrue(
-                material("compound-white").melts() && material("cocoa-butter").melts());
-        assertFalse(material("raspberry-jam").melts()
-                || material("sugar").melts()
-                || material("butter-salted").melts());
+        assertTrue(material("compound-white").melts(Bounds.shipped())
+                && material("cocoa-butter").melts(Bounds.shipped()));
+        assertFalse(material("raspberry-jam").melts(Bounds.shipped())
+                || material("sugar").melts(Bounds.shipped())
+                || material("butter-salted").melts(Bounds.shipped()));
     }
 }
