@@ -17,14 +17,13 @@ import org.zeststack.core.rule.Bounds;
  * One thing about a formula that can be moved by changing lines: the share that keeps a caramel from graining, the firmness
  * of a ganache, the solid fat of a nut filling, the sweetness of what is left.
  *
- * @param title what is moved
- * @param range values that may be wanted
+ * @param lever what is moved
  * @param value where it stands now
- * @param ends what the two ends mean
  */
-public record Adjustment(String title, Range range, double value, String ends) {
+public record Adjustment(Lever lever, double value) {
 
-    private enum Lever {
+    /** What can be moved, the values that may be wanted, and what the two ends mean. */
+    public enum Lever {
         DOCTOR("Syrup and invert in the sugars", new Range(0.1, 0.7, ""), "grains · sticky"),
         FIRMNESS("Firmness of the ganache", new Range(0.5, 2.6, ""), "fills · cuts"),
         SOLID_FAT("Solid fat at 20 °C", new Range(0.02, 0.6, ""), "runny · sliceable"),
@@ -39,12 +38,24 @@ public record Adjustment(String title, Range range, double value, String ends) {
             this.range = range;
             this.ends = ends;
         }
+
+        public String title() {
+            return title;
+        }
+
+        public Range range() {
+            return range;
+        }
+
+        public String ends() {
+            return ends;
+        }
     }
 
     /** What can be moved in a formula of its family, with its present value. */
     public static Optional<Adjustment> of(Formula formula, IngredientTable table) {
         return lever(formula)
-                .map(l -> new Adjustment(l.title, l.range, measure(l, formula, table), l.ends))
+                .map(l -> new Adjustment(l, measure(l, formula, table)))
                 .filter(a -> Double.isFinite(a.value));
     }
 
@@ -147,7 +158,7 @@ public record Adjustment(String title, Range range, double value, String ends) {
 
     /** The value in words, with the unit of its lever. */
     public String words(Bounds bounds) {
-        return title.startsWith("Firmness")
+        return lever == Lever.FIRMNESS
                 ? fixed(value, 2) + ", " + Proportions.use(value, bounds)
                 : fixed(100 * value, 0) + " %";
     }

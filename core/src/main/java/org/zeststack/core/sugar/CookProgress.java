@@ -3,7 +3,6 @@ package org.zeststack.core.sugar;
 import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.air.Atmosphere;
-import org.zeststack.core.composition.Composition;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 
@@ -78,14 +77,5 @@ public final class CookProgress {
                 ? Optional.of(new MinutesLeft(0, 0, 0))
                 : HeatFit.minutesLeft(heat, readings, cook.stopCelsiusHere());
         return new State(boiling, last.celsius(), water, Stages.nameAt(seaLevel), distance, left);
-    }
-
-    public double firstBoilingHereCelsius() {
-        return firstBoilingHere;
-    }
-
-    /** The mass put in, for the curve's legend. */
-    public Composition before() {
-        return cook.before();
     }
 }

@@ -11,7 +11,8 @@ import org.zeststack.core.sugar.CookProgress.Point;
 
 /**
  * A straight line of heat against minutes, fitted by weighted least squares with Huber's reweighting (Huber 1964), and its
- * extension to the stop.
+ * extension to the stop. Where the heat does not grow by more than its own standard error in a minute, the pot stands as far as
+ * the readings tell, and there are no minutes.
  */
 final class HeatFit {
 
@@ -38,7 +39,7 @@ final class HeatFit {
             return Optional.empty();
         }
         Line line = fit(heat, recent);
-        if (!(line.slope > 0)) {
+        if (!(line.slope > line.slopeError)) {
             return Optional.empty();
         }
         double remaining = heat.kilojoules(stopCelsius) - line.at(now);

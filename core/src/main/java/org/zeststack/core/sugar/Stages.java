@@ -15,17 +15,13 @@ public final class Stages {
      * @param leastCelsius where it begins, at sea level
      * @param greatestCelsius where it ends, at sea level
      */
-    public record Stage(String name, double leastCelsius, double greatestCelsius) {}
+    private record Stage(String name, double leastCelsius, double greatestCelsius) {}
 
     private static final List<Stage> TABLE = CsvTable.load(Stages.class, "stages.csv").rows().stream()
             .map(row -> new Stage(row.text("stage"), celsius(row.number("least_f")), celsius(row.number("greatest_f"))))
             .toList();
 
     private Stages() {}
-
-    public static List<Stage> all() {
-        return TABLE;
-    }
 
     /**
      * The stage at a sea-level temperature, in words: a stage, "between" two, or "before" the first or "past" the last.

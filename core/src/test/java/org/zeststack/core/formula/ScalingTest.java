@@ -7,10 +7,15 @@ import static org.zeststack.core.Near.near;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.testng.annotations.Test;
 import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.heat.ChoiOkos;
+import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Refusal;
 
@@ -162,5 +167,163 @@ public class ScalingTest {
             FormulaBalance again = balance(formula.withLines(lines));
             near(again.after().totalGrams() * 0.95, want, 1e-6 * want, "property, seed 5");
         }
+    }
+
+    private static List<String> told(Scaling scaling) {
+        return scaling.why().lines().stream()
+                .map(l -> l.what() + ": " + l.arithmetic())
+                .toList();
+    }
+
+    @Test
+    public void theArithmeticIsTold() {
+        Formula eyed = new Formula(
+                Family.CARAMEL_MELTED,
+                List.of(
+                        new FormulaLine("sugar", 500, Role.POT),
+                        new FormulaLine("water", 500, Role.POT),
+                        new FormulaLine("egg-whole", 100, Role.WARM, 2.0, false, null, "", List.of())),
+                null,
+                0.125,
+                List.of(),
+                new Finish(true, 0.0, 0.2, 0, 0),
+                Map.of());
+        Scaling scaling = Scaling.of(eyed, balance(eyed), 1.2, new Scaling.Limits(1.0, 1.0, 1));
+        // Sugar is 99.8 % dry here: 499 g stay of it, 499 / 0.8 at the most moisture, and 100 g of egg go in besides.
+        assertEquals(
+                told(scaling),
+                List.of(
+                        "Factor: 1.2",
+                        "Finished mass: 600 g × 1.2000 = 719 g; by eye up to 869 g, at the most moisture",
+                        "Usable: 719 g × (1 − 12.5 %) = 629 g",
+                        "Pots: 1.01 L cold × 1.8 for a boiling syrup = 1.8 L; in pots of 1 L: 2",
+                        "Bowls: 0.51 L finished, whipped; a bowl of 1 L filled to 85 %: 1",
+                        "Whole pieces: 100 g of pieces instead of 120 g; the rest is multiplied by 1.2200 instead of 1.2000"));
+        Formula unknown = new Formula(
+                Family.CARAMEL,
+                caramel(0).lines(),
+                null,
+                0.125,
+                List.of(),
+                new Finish(true, null, null, 0, 0),
+                Map.of());
+        assertEquals(told(Scaling.of(unknown, balance(unknown), 2, Scaling.Limits.NONE)), List.of("Factor: 2"));
+    }
+
+    private static Formula syrup(double sugar, double water, double milkProtein) {
+        return new Formula(
+                Family.FONDANT,
+                List.of(
+                        new FormulaLine("sugar", sugar, Role.POT),
+                        new FormulaLine("water", water, Role.POT),
+                        new FormulaLine("salt", milkProtein, Role.POT)),
+                115.0,
+                0,
+                List.of());
+    }
+
+    /** 1.8 for a syrup, 3 from three thousandths of protein: a pot of exactly so much holds it and one a little smaller does not. */
+    @Test
+    public void potsAreCountedByHowHighTheMassBoilsUp() {
+        IngredientTable protein = TABLE.with(List.of(
+                TABLE.get("salt").with(Composition.of(Map.of(Part.PROTEIN, 100.0), 42), Ingredient.Basis.SHEET)));
+        for (double grams : List.of(2.9, 3.1)) {
+            Formula formula = syrup(700, 300 - grams, grams);
+            FormulaBalance balance = FormulaBalance.of(formula, protein, Atmosphere.SEA_LEVEL_KPA);
+            double cold = 1000 / ChoiOkos.densityGramsPerMl(balance.pot(), 100) / 1000;
+            double foam = grams > 3 ? 3 : 1.8;
+            assertEquals(
+                    Scaling.of(formula, balance, 6, pot(6 * cold * foam / 2)).pots(), 2, "two just hold it");
+            assertEquals(
+                    Scaling.of(formula, balance, 6, pot(6 * cold * foam / 2 - 0.001))
+                            .pots(),
+                    3);
+            assertEquals(Scaling.of(formula, balance, 6, pot(6 * cold * foam)).pots(), 1, "one just holds it");
+            assertEquals(Scaling.of(formula, balance, 6, Scaling.Limits.NONE).pots(), 1, "no pot was named");
+            assertEquals(Scaling.of(formula, balance, 6, Scaling.Limits.NONE).bowls(), 1, "no bowl was named");
+        }
+        Formula mix = new Formula(Family.OTHER, List.of(new FormulaLine("sugar", 9000, Role.POT)), null, 0, List.of());
+        assertEquals(Scaling.of(mix, balance(mix), 1, pot(1)).pots(), 1, "what is not boiled wants no pot");
+    }
+
+    private static Scaling.Limits pot(double litres) {
+        return new Scaling.Limits(litres, null, 0.1);
+    }
+
+    /** A bowl is filled to 85 %. */
+    @Test
+    public void bowlsAreCountedByTheWhippedMass() {
+        Formula whipped = new Formula(
+                Family.NUT_CREAM,
+                List.of(new FormulaLine("butter", 1000, Role.POT)),
+                null,
+                0,
+                List.of(),
+                new Finish(false, null, null, 0, 1.0),
+                Map.of());
+        FormulaBalance balance = balance(whipped);
+        double litres = 3 / balance.densityGramsPerMl();
+        near(litres, 2 * 3 / Density.ofMass(balance.after()), 1e-9, "twice its volume");
+        Scaling three = Scaling.of(whipped, balance, 3, new Scaling.Limits(null, litres / 0.85 / 3, 0.1));
+        assertEquals(three.bowls(), 3);
+        assertEquals(three.batches(), 3);
+        assertEquals(three.sharedOut().orElseThrow(), "3 equal batches of 1000 g, as the bowl holds no more");
+        assertEquals(
+                Scaling.of(whipped, balance, 3, new Scaling.Limits(null, litres / 0.86 / 3, 0.1))
+                        .bowls(),
+                4);
+        assertEquals(Scaling.of(whipped, balance, 3, Scaling.Limits.NONE).sharedOut(), Optional.empty());
+    }
+
+    /** 33.4 g twice in two batches on a scale of 5 g: 35 instead of 33.4, 1.6 of 33.4 g; 1 g becomes the least, 5 g. */
+    @Test
+    public void roundingIsToTheScaleInEveryBatch() {
+        Formula formula = new Formula(
+                Family.NUT_CREAM,
+                List.of(
+                        new FormulaLine("butter", 66.8, Role.POT),
+                        new FormulaLine("sugar", 2, Role.POT),
+                        new FormulaLine("salt", 900, Role.OPTIONAL)),
+                null,
+                0,
+                List.of());
+        FormulaBalance balance = balance(formula);
+        double litres = 68.8 / balance.densityGramsPerMl() / 1000;
+        Scaling scaling = Scaling.of(formula, balance, 1, new Scaling.Limits(null, litres / 0.85 / 2, 5));
+        assertEquals(scaling.lines().stream().map(Scaling.Line::weighedGrams).toList(), List.of(35.0, 5.0, 450.0));
+        near(scaling.roundingGrams(), 2 * 1.6 + 2 * 4, 1e-9, "by hand; what is optional is not counted");
+        near(scaling.worstRounding(), 8 / 2.0, 1e-9, "the sugar");
+        near(scaling.pouredGrams(), 68.8, 1e-9, "exact");
+    }
+
+    /** Of 1000 g a twentieth is 50 g, just what one whole egg of 100 g adds to half a one. */
+    @Test
+    public void aTwentiethOfTheBatchIsStillMadeWhole() {
+        for (double flour : List.of(1000.0, 900.0)) {
+            FormulaLine egg = new FormulaLine("egg-whole", 100, Role.POT, 1.0, false, null, "", List.of());
+            Formula dough = new Formula(
+                    Family.OTHER,
+                    List.of(new FormulaLine("flour-wheat", flour * 2 - 100, Role.POT), egg),
+                    null,
+                    0,
+                    List.of());
+            double grams = Scaling.of(dough, balance(dough), 0.5, Scaling.Limits.NONE)
+                    .lines()
+                    .get(1)
+                    .grams();
+            near(grams, flour == 1000 ? 100 : 50, 1e-9, "whole from a twentieth down");
+        }
+    }
+
+    @Test
+    public void whatDiffersByAThousandthIsOneFigure() {
+        Scaling scaling = Scaling.of(caramel(0), balance(caramel(0)), 1, Scaling.Limits.NONE);
+        assertTrue(!spread(scaling, 1000, 1000.9).spreads()
+                && spread(scaling, 1000, 1001.1).spreads());
+        assertTrue(!spread(scaling, 1000, 1000 * (1 + 0.001)).spreads());
+    }
+
+    private static Scaling spread(Scaling of, double least, double most) {
+        return new Scaling(of.factor(), of.lines(), 0, least, most, least, 1, 1, 1, 0, 0, of.why());
     }
 }

@@ -2,9 +2,15 @@ package org.zeststack.core.formula;
 
 import static org.testng.Assert.assertEquals;
 
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 
 /** Where pasted lines usually go in. Common practice, no source. */
@@ -45,5 +51,42 @@ public class UsualPlaceTest {
     public void isNotThePotForWhatItWouldSpoil(Family family, String slug, Role place) {
         assertEquals(
                 UsualPlace.of(family, IngredientTable.shipped().get(slug)).orElse(null), place, family + " " + slug);
+    }
+
+    /** Oat flakes made of the parts given, and their place in a nougat: from each figure up it is one thing or the other. */
+    @DataProvider
+    public Object[][] made() {
+        return new Object[][] {
+            {Map.of(Part.COCOA_BUTTER, 15.0), Role.WARM},
+            {Map.of(Part.COCOA_BUTTER, 14.9), null},
+            {Map.of(Part.MILK_FAT, 60.0), Role.WARM},
+            {Map.of(Part.MILK_FAT, 59.9), null},
+            {Map.of(Part.ALCOHOL, 10.0), Role.OFF_HEAT},
+            {Map.of(Part.ALCOHOL, 9.9), null},
+            {Map.of(Part.PROTEIN, 5.0, Part.STARCH, 10.0, Part.FIBRE, 10.0), Role.WARM},
+            {Map.of(Part.PROTEIN, 5.0, Part.STARCH, 10.0, Part.FIBRE, 9.9), null},
+        };
+    }
+
+    @Test(dataProvider = "made")
+    public void goesByWhatItIsMadeOf(Map<Part, Double> parts, Role place) {
+        Map<Part, Double> whole = new EnumMap<>(parts);
+        whole.merge(
+                Part.SUCROSE,
+                100 - parts.values().stream().mapToDouble(Double::doubleValue).sum(),
+                Double::sum);
+        Ingredient probe =
+                IngredientTable.shipped().get("rice-crisped").with(Composition.of(whole, 42), Ingredient.Basis.SHEET);
+        assertEquals(UsualPlace.of(Family.NOUGAT, probe).orElse(null), place);
+    }
+
+    @Test
+    public void schoolsAreAskedOfTheFamiliesThatTheyDivide() {
+        assertEquals(School.of(Family.GANACHE_WHIPPED), List.of(School.BUTTER, School.SPIRIT));
+        assertEquals(School.of(Family.CARAMEL), List.of(School.STIRRING, School.CREAM));
+        assertEquals(School.of(Family.NUT_PASTE), List.of());
+        assertEquals(School.CREAM.key(), "cream");
+        assertEquals(School.CREAM.question(), "Cream goes in");
+        assertEquals(School.CREAM.ways().stream().map(School.Way::key).toList(), List.of("start", "later"));
     }
 }

@@ -14,6 +14,8 @@ import org.zeststack.core.Masses;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.sugar.CookProgress.Point;
+import org.zeststack.core.water.Boiling;
+import org.zeststack.core.water.Solution;
 
 public class CookProgressTest {
 
@@ -108,5 +110,17 @@ public class CookProgressTest {
     public void atTheStopTheWaterIsTheCooksOwn() {
         var state = progress.at(List.of(new Point(0, cook.stopCelsiusHere())));
         near(state.waterGrams(), cook.after().waterGrams(), 0.5, "property: table and solver agree");
+    }
+
+    @Test
+    public void itBoilsFromItsFirstBoilAndIsDoneAtItsStop() {
+        double first = Boiling.celsius(Solution.in(mass), mass.waterGrams(), PRESSURE);
+        assertTrue(progress.at(List.of(new Point(0, first))).boiling());
+        assertFalse(progress.at(List.of(new Point(0, first - 1e-6))).boiling());
+        var done = progress.at(List.of(new Point(0, cook.stopCelsiusHere())));
+        assertEquals(done.minutesLeft().orElseThrow(), new CookProgress.MinutesLeft(0, 0, 0));
+        assertFalse(progress.at(List.of(new Point(0, cook.stopCelsiusHere() - 1e-6)))
+                .minutesLeft()
+                .isPresent());
     }
 }

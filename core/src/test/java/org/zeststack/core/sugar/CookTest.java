@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static org.zeststack.core.Near.near;
 
+import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
@@ -97,6 +98,15 @@ public class CookTest {
         // degrees Fahrenheit as printed by US extension services, values from memory
         return new Object[][] {
             {225, "before thread"},
+            {229, "before thread"},
+            {230, "thread"},
+            {234, "thread"},
+            {235, "soft ball"},
+            {240, "soft ball"},
+            {241, "between soft ball and firm ball"},
+            {244, "firm ball"},
+            {310, "hard crack"},
+            {311, "past hard crack"},
             {231, "thread"},
             {238, "soft ball"},
             {242, "between soft ball and firm ball"},
@@ -152,5 +162,26 @@ public class CookTest {
     @Test
     public void noFigureAbove160() {
         expectThrows(Refusal.class, () -> Cook.to(Masses.checkCaramel(), 177, Atmosphere.SEA_LEVEL_KPA));
+    }
+
+    @Test
+    public void aStopMayBeJustTheFirstBoilOr160() {
+        double first = Boiling.celsius(
+                Solution.in(Masses.checkCaramel()), Masses.checkCaramel().waterGrams(), 101.325);
+        near(Cook.to(Masses.checkCaramel(), first, 101.325).yieldFraction(), 1, 1e-9, "nothing has boiled off");
+        Refusal dry = expectThrows(Refusal.class, () -> Cook.to(Masses.checkCaramel(), 160, 101.325));
+        assertTrue(!dry.getMessage().contains("160"), "the water model refuses, not the bound: " + dry.getMessage());
+        Refusal above = expectThrows(Refusal.class, () -> Cook.to(Masses.checkCaramel(), 160.1, 101.325));
+        assertEquals(above.getMessage(), "No water figure above 160 °C: sugar browns there and the models end.");
+    }
+
+    /** 2820 g with 744 g of water, of which this model leaves 186 g. */
+    @Test
+    public void theArithmeticIsTold() {
+        assertEquals(
+                Cook.to(Masses.checkCaramel(), 118, Atmosphere.pressureKpa(1600)).why().lines().stream()
+                        .map(l -> l.what() + ": " + l.arithmetic())
+                        .toList(),
+                List.of());
     }
 }

@@ -184,9 +184,10 @@ class FormulaWorkings {
             double was = AmountText.parse(form.text("sliderWas")).orElse(now.value());
             model.addAttribute("adjustment", now);
             // A slider that nobody moved says again what it was drawn with, as far as its range and steps allow.
-            double drawn = Math.max(now.range().least(), Math.min(now.range().greatest(), was));
+            double drawn = Math.max(
+                    now.lever().range().least(), Math.min(now.lever().range().greatest(), was));
             boolean moved = wanted.isPresent()
-                    && now.range().holds(wanted.getAsDouble())
+                    && now.lever().range().holds(wanted.getAsDouble())
                     && Math.abs(wanted.getAsDouble() - drawn) > SLIDER_STEP;
             model.addAttribute("sliderAt", moved ? wanted.getAsDouble() : now.value());
             model.addAttribute("sliderWas", FormInput.shown(moved ? was : now.value()));
