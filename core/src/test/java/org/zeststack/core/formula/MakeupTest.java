@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import org.testng.annotations.Test;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
 
@@ -56,5 +57,16 @@ public class MakeupTest {
         assertEquals(plain.risks(), Set.of());
         assertEquals(plain.cautions(), Map.of());
         near(plain.liquidFatFraction(), 0, 0, "no fat, none of it liquid");
+    }
+
+    /** A formula in another one brings its liquid fat, saturates and sodium per 100 g. */
+    @Test
+    public void aFormulaIsAnIngredientWithAllThatItHolds() {
+        NamedFormula mix = new NamedFormula(1, "mix", 2, mix(pot("hazelnut-paste", 150), pot("baking-soda", 50)));
+        Ingredient made = FormulaBook.ingredient(mix, TABLE);
+        Ingredient paste = TABLE.get("hazelnut-paste");
+        near(made.liquidFatPer100Grams(), 0.75 * paste.liquidFatPer100Grams(), 1e-9, "three quarters of it");
+        near(made.saturatesPer100Grams(), 0.75 * paste.saturatesPer100Grams(), 1e-9, "three quarters of it");
+        near(made.sodiumPer100Grams(), 0.25 * TABLE.get("baking-soda").sodiumPer100Grams(), 1e-9, "a quarter of it");
     }
 }
