@@ -51,6 +51,7 @@ public class ArchitectureTest {
                             "slab",
                             "weighing",
                             "formula",
+                            "method",
                             "ingredient",
                             "keeping",
                             "naming",

@@ -84,6 +84,6 @@ public final class TestRun {
                 List.of(),
                 List.of(),
                 List.of(new RunSheet.BenchStep(
-                        "cook:" + CARAMEL, RunSheet.StepKind.COOK, CARAMEL, "", "Cook caramel", "", "")));
+                        "cook:" + CARAMEL, RunSheet.StepKind.COOK, CARAMEL, "", "Cook caramel", "", "", null)));
     }
 }

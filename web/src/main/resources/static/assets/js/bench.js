@@ -45,8 +45,14 @@ const refresh = latest(async () => {
     exchange(old, work.cloneNode(true));
   }
   replaceLive(fresh);
+  showStep();
   await drawCharts();
 });
+
+/** The list of steps is longer than the screen: the one that is looked at stands in it. */
+function showStep() {
+  document.querySelector('.steps [aria-current]')?.scrollIntoView({ block: 'nearest' });
+}
 
 function showFaults(form, answer, status) {
   form.querySelectorAll('[data-fault]').forEach((f) => (f.textContent = ''));
@@ -176,4 +182,5 @@ events.addEventListener('change', refresh);
 
 setClock().catch(() => {});
 flush();
+showStep();
 drawCharts();

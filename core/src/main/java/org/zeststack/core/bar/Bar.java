@@ -19,7 +19,7 @@ import org.zeststack.core.quantity.Range;
  * @param declaredGrams what the label will say; null where not decided
  * @param centreCelsius how warm a centre is when it is coated; null where not said
  * @param bowlMm inner width of the bowl that pieces are dipped in; null where not said
- * @param method the steps of the build
+ * @param method its steps as a person wrote them; empty where the usual ones stand
  */
 public record Bar(
         Build build,
@@ -101,20 +101,15 @@ public record Bar(
     /** A bar with the usual answers to everything but its stack. */
     public static Bar of(Build build, Body body, List<BarLayer> layers) {
         return new Bar(
-                build,
-                body,
-                layers,
-                Finish.TEMPERED,
-                Storage.COOL,
-                SoldAs.OWN_NAME,
-                null,
-                null,
-                null,
-                BuildMethods.of(build));
+                build, body, layers, Finish.TEMPERED, Storage.COOL, SoldAs.OWN_NAME, null, null, null, List.of());
     }
 
     public Bar with(List<BarLayer> other) {
         return new Bar(build, body, other, finish, storage, soldAs, declaredGrams, centreCelsius, bowlMm, method);
+    }
+
+    public Bar withMethod(List<MethodStep> other) {
+        return new Bar(build, body, layers, finish, storage, soldAs, declaredGrams, centreCelsius, bowlMm, other);
     }
 
     /** Slugs and links of everything in it. */

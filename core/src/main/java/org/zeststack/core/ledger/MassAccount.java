@@ -43,12 +43,11 @@ final class MassAccount {
     }
 
     private MassFlow formula(RunSheet.FormulaBatch batch) {
-        String step = (batch.cooked() ? "cook:" : "mix:") + batch.key();
         double weighed = batch.rawGrams();
         for (RunSheet.BatchLine line : batch.lines()) {
             weighed += state.actualGrams(batch.key(), line.ingredient()).orElse(line.grams()) - line.grams();
         }
-        Double finished = state.weighedGrams(step).orElse(null);
+        Double finished = state.finishedGrams(batch.key()).orElse(null);
         Double lost = finished == null ? null : Double.valueOf(weighed - finished);
         List<Out> outs = new ArrayList<>();
         outs.add(out(loses(batch), batch.rawGrams() - batch.finishedGrams(), lost));

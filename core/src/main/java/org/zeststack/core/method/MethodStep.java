@@ -19,6 +19,8 @@ import org.zeststack.core.quantity.Range;
  * @param wrong what it looks like when it is wrong
  * @param rightPhoto photograph of right; null where none
  * @param wrongPhoto photograph of wrong; null where none
+ * @param does what it does to the masses; steps written before steps knew it are by hand
+ * @param part what that is done to: the key of a bar's layer; empty where there is only one thing it can be
  */
 public record MethodStep(
         String action,
@@ -32,7 +34,9 @@ public record MethodStep(
         String right,
         String wrong,
         Long rightPhoto,
-        Long wrongPhoto) {
+        Long wrongPhoto,
+        Act does,
+        String part) {
 
     public static final Range REST_MINUTES = new Range(0, 60 * 24 * 60, "min");
 
@@ -45,11 +49,13 @@ public record MethodStep(
         right = orEmpty(right);
         wrong = orEmpty(wrong);
         handsOff = handsOff != null && handsOff;
+        does = does == null ? Act.HAND : does;
+        part = orEmpty(part);
     }
 
     /** A step told by action, cue and caution alone. */
     public MethodStep(String action, String cue, String caution) {
-        this(action, cue, caution, "", "", false, null, null, "", "", null, null);
+        this(action, cue, caution, "", "", false, null, null, "", "", null, null, Act.HAND, "");
     }
 
     /** A step in a table of usual methods. */
@@ -66,7 +72,33 @@ public record MethodStep(
                 row.text("right"),
                 row.text("wrong"),
                 null,
-                null);
+                null,
+                row.text("does").isEmpty() ? Act.HAND : Act.valueOf(row.text("does")),
+                "");
+    }
+
+    /** The same step doing something. */
+    public MethodStep doing(Act act, String to) {
+        return new MethodStep(
+                action,
+                cue,
+                caution,
+                tool,
+                setting,
+                handsOff,
+                restLeastMinutes,
+                restGreatestMinutes,
+                right,
+                wrong,
+                rightPhoto,
+                wrongPhoto,
+                act,
+                to);
+    }
+
+    /** Whether it does anything that is measured. */
+    public boolean acts() {
+        return does != Act.HAND;
     }
 
     private static Double minutes(CsvTable.Row row, String column) {

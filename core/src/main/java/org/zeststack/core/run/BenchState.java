@@ -78,9 +78,17 @@ public final class BenchState {
         return done.containsKey(step);
     }
 
-    /** The first step not done; empty when all are. */
+    /** The first step that is neither done nor passed; empty when all are. */
     public Optional<RunSheet.BenchStep> next() {
-        return sheet.steps().stream().filter(s -> !done(s.id())).findFirst();
+        return sheet.steps().stream().filter(s -> !done(s.id()) && !passed(s)).findFirst();
+    }
+
+    /** A step by hand that nobody ticked is over once a later one on the same component is done. */
+    private boolean passed(RunSheet.BenchStep step) {
+        List<RunSheet.BenchStep> steps = sheet.steps();
+        return step.kind() == RunSheet.StepKind.HAND
+                && steps.subList(steps.indexOf(step) + 1, steps.size()).stream()
+                        .anyMatch(s -> s.component().equals(step.component()) && done(s.id()));
     }
 
     /** What a finished step's component weighed, if it was put on the scale. */
@@ -91,6 +99,15 @@ public final class BenchState {
     /** Grams per cavity weighed for a layer, oldest first. */
     public List<Double> weighIns(String layer) {
         return List.copyOf(weighIns.getOrDefault(layer, List.of()));
+    }
+
+    /** What a component weighed when it was put on the scale, at whichever of its steps; the last one stands. */
+    public Optional<Double> finishedGrams(String component) {
+        return sheet.steps().stream()
+                .filter(s -> s.component().equals(component))
+                .map(s -> weighedGrams(s.id()))
+                .flatMap(Optional::stream)
+                .reduce((earlier, later) -> later);
     }
 
     public WeighInSummary weighInSummary(RunSheet.LayerTarget layer) {

@@ -11,6 +11,7 @@ import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
+import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
@@ -84,7 +85,7 @@ public final class RunPlanner {
                 laid,
                 weighing(formulas, couvertures, laid),
                 BarCalls.of(bar),
-                StepList.of(order, formulas, couvertures, layers, carriers));
+                StepList.of(order, ingredients, formulas, couvertures, layers, carriers));
     }
 
     /** Key of the component that something is laid from. */
@@ -96,16 +97,8 @@ public final class RunPlanner {
         return melts(slug) ? COUVERTURE + slug : LAID + slug;
     }
 
-    /** Whether it is melted: chocolate or compound that is laid, and whatever fat mass a piece is coated with; not what is only strewn. */
     private boolean melts(String slug) {
-        Material material = order.bar().parts().materials().get(slug);
-        return order.bar().layers().stream()
-                .filter(l -> l.design().of().equals(slug)
-                        || l.design().mix() != null && l.design().mix().of().equals(slug))
-                .map(StackLayer::kind)
-                .anyMatch(kind -> material.isChocolate() || material.compound()
-                        ? kind != LayerKind.INCLUSION && kind != LayerKind.TOPPING && kind != LayerKind.INSERT
-                        : kind == LayerKind.COAT && material.melts(order.bar().bounds()));
+        return order.bar().layers().stream().anyMatch(l -> order.bar().melted(l, slug));
     }
 
     private RunSheet.LayerTarget target(StackLayer l) {
@@ -213,7 +206,7 @@ public final class RunPlanner {
                 formula.stopCelsius(),
                 here,
                 here == null ? null : order.thermometer().readingAt(here),
-                formula.method(),
+                DefaultMethods.of(formula),
                 why(batch, here),
                 made.leastGrams(),
                 made.greatestGrams(),
@@ -291,7 +284,7 @@ public final class RunPlanner {
                 order.bar().first(LayerKind.SHELL).map(l -> l.design().of()).orElse("");
         String dip = coats.isEmpty() ? "" : coats.get(coats.size() - 1).design().of();
         for (String slug : order.bar().bar().materials()) {
-            if (!order.formulas().containsKey(slug) && melts(slug)) {
+            if (melts(slug)) {
                 double rim = slug.equals(shell) ? order.bar().pouredOutGrams() : 0;
                 double bowl = Math.max(
                         order.allowances().bowlGrams(),

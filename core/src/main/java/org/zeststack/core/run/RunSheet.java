@@ -37,7 +37,7 @@ public record RunSheet(
         List<Call> calls,
         List<BenchStep> steps) {
 
-    public static final int SCHEMA_VERSION = 2;
+    public static final int SCHEMA_VERSION = 3;
 
     /** Sheets frozen by earlier releases know no plain ingredients by themselves. */
     public RunSheet {
@@ -290,7 +290,8 @@ public record RunSheet(
         LINE,
         FILL,
         CLOSE,
-        RELEASE
+        RELEASE,
+        HAND
     }
 
     /**
@@ -299,9 +300,35 @@ public record RunSheet(
      * @param id unique in this sheet
      * @param component key of the component it works on; empty where none
      * @param layer key of the layer it lays; empty where none
+     * @param title what is done, in a few words
+     * @param detail the figures of this run
+     * @param how the step of the method; sheets frozen before methods were worked have none
      */
     public record BenchStep(
-            String id, StepKind kind, String component, String layer, String title, String detail, String caution) {}
+            String id,
+            StepKind kind,
+            String component,
+            String layer,
+            String title,
+            String detail,
+            String caution,
+            MethodStep how) {
+
+        private static final MethodStep UNTOLD = new MethodStep("", "", "");
+
+        public BenchStep {
+            how = how == null ? UNTOLD : how;
+        }
+    }
+
+    /** Whether what came of a formula is put on the scale at a step: its own, on older sheets the end of its cook. */
+    public boolean weighsAt(BenchStep step) {
+        return step.kind() == StepKind.MIX
+                || step.kind() == StepKind.COOK
+                        && steps.stream()
+                                .noneMatch(s -> s.kind() == StepKind.MIX
+                                        && s.component().equals(step.component()));
+    }
 
     public Optional<FormulaBatch> formula(String key) {
         return formulas.stream().filter(f -> f.key().equals(key)).findFirst();

@@ -4,121 +4,144 @@ import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
-import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.BarLayer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.formula.DefaultMethods;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
+import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.temper.TemperWindow;
 
 /**
- * The steps of the bench in the order of the work: cooked fillings first, since they must cool, then the others, nothing before what
- * it is made of, then the layers
- * of the pieces, each couverture tempered before its first layer.
+ * The steps of the bench: those of the formulas and those of the bar, in the order of the work. What goes into cavities and what is
+ * shaped must cool first, so all formulas come before the pieces, cooked ones first; what lies on a slab, tray or sheet is made when it is
+ * laid. Nothing is made before what it is made of.
  */
 final class StepList {
 
-    private static final String BURNS =
-            "Boiling sugar sticks and burns deeply: long sleeves, no children near. A burn: cool running water for 20 "
-                    + "minutes, then medical help.";
-
-    private static final String CUTS = "Knives and wires: fingers off the line, cut away from you.";
-
     private final RunOrder order;
+    private final IngredientTable ingredients;
+    private final List<RunSheet.CouvertureBatch> couvertures;
     private final List<RunSheet.LayerTarget> targets;
     private final RunSheet.Moulds moulds;
+    private final List<RunSheet.FormulaBatch> left;
     private final List<BenchStep> steps = new ArrayList<>();
 
-    private StepList(RunOrder order, List<RunSheet.LayerTarget> targets, RunSheet.Moulds moulds) {
-        this.order = order;
-        this.targets = targets;
-        this.moulds = moulds;
-    }
-
-    static List<BenchStep> of(
+    private StepList(
             RunOrder order,
+            IngredientTable ingredients,
             List<RunSheet.FormulaBatch> formulas,
             List<RunSheet.CouvertureBatch> couvertures,
             List<RunSheet.LayerTarget> targets,
             RunSheet.Moulds moulds) {
-        StepList list = new StepList(order, targets, moulds);
-        list.formulas(formulas);
-        list.pieces(couvertures);
+        this.order = order;
+        this.ingredients = ingredients;
+        this.couvertures = couvertures;
+        this.targets = targets;
+        this.moulds = moulds;
+        left = new ArrayList<>(formulas);
+        left.sort(Comparator.comparing(f -> f.ending() != RunSheet.Ending.READING && !f.byEye()));
+    }
+
+    static List<BenchStep> of(
+            RunOrder order,
+            IngredientTable ingredients,
+            List<RunSheet.FormulaBatch> formulas,
+            List<RunSheet.CouvertureBatch> couvertures,
+            List<RunSheet.LayerTarget> targets,
+            RunSheet.Moulds moulds) {
+        StepList list = new StepList(order, ingredients, formulas, couvertures, targets, moulds);
+        list.all();
         return List.copyOf(list.steps);
     }
 
-    /** What must cool first, but nothing before what it is made of. */
-    private void formulas(List<RunSheet.FormulaBatch> formulas) {
-        List<RunSheet.FormulaBatch> left = new ArrayList<>(formulas);
-        left.sort(Comparator.comparing(f -> f.ending() != RunSheet.Ending.READING && !f.byEye()));
-        while (!left.isEmpty()) {
-            RunSheet.FormulaBatch next = left.stream()
-                    .filter(f -> left.stream().noneMatch(part -> part.taken().containsKey(f.name())))
-                    .findFirst()
-                    .orElse(left.get(0));
-            left.remove(next);
-            weigh(next);
-            if (next.cooked()) {
-                cooked(next);
+    private void all() {
+        boolean whenLaid = order.bar().bar().body().cutToPieces();
+        if (!whenLaid) {
+            makeAll(left);
+        }
+        for (MethodStep step : BuildSteps.of(order.bar())) {
+            if (step.does() == Act.LAY) {
+                StackLayer layer = order.bar().layer(step.part()).orElseThrow();
+                RunSheet.LayerTarget target = target(layer);
+                makeAll(left.stream()
+                        .filter(f ->
+                                f.key().equals(target.component()) || f.key().equals(target.mixed()))
+                        .toList());
+                lay(layer, target, step);
             } else {
-                mixed(next);
+                piece(step);
             }
         }
     }
 
-    private void cooked(RunSheet.FormulaBatch batch) {
-        String detail = "Take the pot off at %s °C on %s. Then weigh it."
-                .formatted(fixed(batch.stopReading(), 1), order.thermometerName());
-        add("cook:", StepKind.COOK, batch.key(), "", "Cook " + batch.name(), detail, BURNS);
+    private void makeAll(List<RunSheet.FormulaBatch> wanted) {
+        List.copyOf(wanted).forEach(this::make);
     }
 
-    private void mixed(RunSheet.FormulaBatch batch) {
-        String to = batch.spreads()
-                ? "%s to %s g".formatted(fixed(batch.finishedGrams(), 0), fixed(batch.mostFinishedGrams(), 0))
-                : "%s g".formatted(fixed(batch.finishedGrams(), 0));
-        String detail = "By its method, to %s. Then weigh it.".formatted(to);
-        String title = batch.byEye() ? "Cook %s by eye".formatted(batch.name()) : "Make " + batch.name();
-        add("mix:", StepKind.MIX, batch.key(), "", title, detail, batch.byEye() ? BURNS : "");
+    /** Its parts first. */
+    private void make(RunSheet.FormulaBatch batch) {
+        if (!left.contains(batch)) {
+            return;
+        }
+        makeAll(left.stream().filter(p -> p.taken().containsKey(batch.name())).toList());
+        left.remove(batch);
+        batch.method().forEach(step -> formula(batch, step));
     }
 
-    private void weigh(RunSheet.FormulaBatch batch) {
-        String shared = batch.sharedOut().isEmpty() ? "" : ": " + batch.sharedOut();
+    private void formula(RunSheet.FormulaBatch batch, MethodStep step) {
+        switch (step.does()) {
+            case WEIGH -> {
+                String shared = batch.sharedOut().isEmpty() ? "" : ": " + batch.sharedOut();
+                String detail = "%d ingredients, %s g in all%s"
+                        .formatted(batch.lines().size(), fixed(batch.rawGrams(), 0), shared);
+                add("weigh:" + batch.key(), StepKind.WEIGH, batch.key(), "", "Weigh out " + batch.name(), detail, step);
+            }
+            case COOK -> cook(batch, step);
+            case YIELD -> {
+                String detail = batch.spreads()
+                        ? "Planned are %s to %s g."
+                                .formatted(fixed(batch.finishedGrams(), 0), fixed(batch.mostFinishedGrams(), 0))
+                        : "Planned are %s g.".formatted(fixed(batch.finishedGrams(), 0));
+                add("mix:" + batch.key(), StepKind.MIX, batch.key(), "", "Weigh back " + batch.name(), detail, step);
+            }
+            default -> hand(batch.key(), step);
+        }
+    }
+
+    private void cook(RunSheet.FormulaBatch batch, MethodStep step) {
+        String id = "cook:" + batch.key();
+        if (!batch.cooked()) {
+            add(id, StepKind.HAND, batch.key(), "", "Cook %s by eye".formatted(batch.name()), "", step);
+            return;
+        }
         String detail =
-                "%d ingredients, %s g in all%s".formatted(batch.lines().size(), fixed(batch.rawGrams(), 0), shared);
-        add("weigh:", StepKind.WEIGH, batch.key(), "", "Weigh out " + batch.name(), detail, "");
+                "Take the pot off at %s °C on %s.".formatted(fixed(batch.stopReading(), 1), order.thermometerName());
+        add(id, StepKind.COOK, batch.key(), "", "Cook " + batch.name(), detail, step);
     }
 
-    /** The pieces in the order of their layers; each couverture is tempered before its first layer. */
-    private void pieces(List<RunSheet.CouvertureBatch> couvertures) {
-        Set<String> ready = new HashSet<>();
-        boolean isCut = order.bar().bar().body().cutToPieces();
-        boolean cut = false;
-        for (StackLayer layer : order.bar().layers()) {
-            if (isCut && !cut && !order.bar().bar().onCarrier(layer.index())) {
-                cut = true;
-                add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
+    private void hand(String component, MethodStep step) {
+        add("do:" + component + ":" + steps.size(), StepKind.HAND, component, "", step.action(), "", step);
+    }
+
+    /** A step of the pieces other than laying. */
+    private void piece(MethodStep step) {
+        switch (step.does()) {
+            case TEMPER, MELT -> bowl(step);
+            case CUT -> add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), step);
+            case COUNT -> {
+                String last = moulds.carrier().equals("mould") ? "Release and count" : "Finish and count";
+                add("release:", StepKind.RELEASE, "", "", last, "Look, sort, count by reason.", step);
             }
-            couvertures.stream()
-                    .filter(c -> takes(layer, c.key()))
-                    .filter(c -> ready.add(c.key()))
-                    .forEach(this::temper);
-            lay(layer);
+            default -> hand("", step);
         }
-        if (isCut && !cut) {
-            add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), CUTS);
-        }
-        boolean mould = moulds.carrier().equals("mould");
-        String last = mould ? "Release and count" : "Finish and count";
-        add("release:", StepKind.RELEASE, "", "", last, "Look, sort, count by reason.", "");
-    }
-
-    private static boolean takes(StackLayer layer, String component) {
-        BarLayer.Mix mix = layer.design().mix();
-        return component.equals("couverture-" + layer.design().of())
-                || mix != null && component.equals("couverture-" + mix.of());
     }
 
     private String cutting() {
@@ -126,19 +149,27 @@ final class StepList {
         return "%d of one, %d to cut.%s".formatted(moulds.cavities(), moulds.fills(), spare);
     }
 
-    private void lay(StackLayer layer) {
-        String component =
-                layer.material().isChocolate() ? "couverture-" + layer.design().of() : "";
-        RunSheet.LayerTarget target = targets.stream()
+    private RunSheet.LayerTarget target(StackLayer layer) {
+        return targets.stream()
                 .filter(t -> t.key().equals(layer.key()))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private void lay(StackLayer layer, RunSheet.LayerTarget target, MethodStep step) {
         String each = fixed(target.window().targetGrams(), 1);
         switch (layer.kind()) {
             case SHELL -> {
                 String lining = "%d moulds of %d, %d turns. Aim for %s g a shell; weigh some."
                         .formatted(moulds.fills(), moulds.cavities(), moulds.turns(), each);
-                add("line:", StepKind.LINE, component, layer.key(), "Line the cavities", lining, "");
+                add(
+                        "line:" + target.component(),
+                        StepKind.LINE,
+                        target.component(),
+                        layer.key(),
+                        "Line the cavities",
+                        lining,
+                        step);
             }
             case FILLING, SHEET, BASE -> {
                 String detail = moulds.carrier().equals("mould")
@@ -165,16 +196,23 @@ final class StepList {
                             case "piece" -> "Shape ";
                             default -> "Lay ";
                         };
-                add("fill:", StepKind.FILL, "", layer.key(), verb + layer.name(), detail, "");
+                add("fill:" + layer.key(), StepKind.FILL, "", layer.key(), verb + layer.name(), detail, step);
             }
             case BACK -> {
                 String detail = "%s mm, about %s g each.".formatted(fixed(layer.thicknessMm(), 1), each);
-                add("close:", StepKind.CLOSE, component, "back", "Close the backs", detail, "");
+                add(
+                        "close:" + target.component(),
+                        StepKind.CLOSE,
+                        target.component(),
+                        "back",
+                        "Close the backs",
+                        detail,
+                        step);
             }
             default -> {
                 String detail = "%s g a piece.".formatted(each);
                 String title = "%s: %s".formatted(title(layer), layer.name());
-                add("lay:", StepKind.CLOSE, "", layer.key(), title, detail, "");
+                add("lay:" + layer.key(), StepKind.CLOSE, "", layer.key(), title, detail, step);
             }
         }
     }
@@ -184,26 +222,68 @@ final class StepList {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
-    private void temper(RunSheet.CouvertureBatch batch) {
-        if (order.bar().bar().finish() != Bar.Finish.TEMPERED || batch.kind().equals("compound")) {
-            String warm = "Melt %s g gently, at most 45 °C.".formatted(fixed(batch.meltGrams(), 0));
-            add("melt:", StepKind.CLOSE, batch.key(), "", "Melt " + batch.name(), warm, "");
+    /** A bowl; the first of a couverture is all that is melted of it, less what a foot takes from a bowl of its own. */
+    private void bowl(MethodStep step) {
+        String of = BuildSteps.inTheBowl(order.bar(), step);
+        RunSheet.CouvertureBatch batch = couvertures.stream()
+                .filter(c -> c.key().equals("couverture-" + of))
+                .findFirst()
+                .orElseThrow();
+        StackLayer layer = order.bar().layer(BuildSteps.layerKey(step)).orElseThrow();
+        boolean again = steps.stream()
+                .anyMatch(s -> s.kind() == StepKind.TEMPER && s.component().equals(batch.key()));
+        boolean foot = layer.kind() == LayerKind.FOOT;
+        double melt = foot ? onCarriers(layer) : batch.meltGrams() - feetOf(of);
+        String id = batch.key() + (again || foot ? ":" + step.part() : "");
+        if (step.does() == Act.MELT) {
+            String warm = "Melt %s g gently, at most 45 °C.".formatted(fixed(melt, 0));
+            add("melt:" + id, StepKind.CLOSE, batch.key(), "", "Melt " + batch.name(), warm, step);
             return;
         }
         TemperWindow window = TemperWindow.of(batch.kind());
-        String detail = "Melt %s g to %s, cool to %s, work at %s."
-                .formatted(
-                        fixed(batch.meltGrams(), 0),
-                        window.meltOut().inWords(),
-                        window.coolTo().inWords(),
-                        window.work().inWords());
-        add("temper:", StepKind.TEMPER, batch.key(), "", "Temper " + batch.name(), detail, "");
+        String words = again
+                ? "Work at %s. Above it, melt out and begin again."
+                        .formatted(window.work().inWords())
+                : "Melt %s g to %s, cool to %s, work at %s."
+                        .formatted(
+                                fixed(melt, 0),
+                                window.meltOut().inWords(),
+                                window.coolTo().inWords(),
+                                window.work().inWords());
+        String title = "Temper " + batch.name() + (again ? " again" : "");
+        add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, words, step);
+    }
+
+    private double feetOf(String of) {
+        return order.bar().all(LayerKind.FOOT).stream()
+                .filter(f -> f.design().of().equals(of))
+                .mapToDouble(this::onCarriers)
+                .sum();
+    }
+
+    /** Grams of a layer on all slabs, trays or sheets. */
+    private double onCarriers(StackLayer layer) {
+        return layer.laidGrams() * moulds.cavities() * moulds.fills();
     }
 
     private void add(
-            String prefix, StepKind kind, String component, String layer, String title, String detail, String caution) {
-        boolean perLayer = component.isEmpty() || prefix.equals("lay:");
-        String id = prefix + (perLayer ? layer : component);
-        steps.add(new BenchStep(id, kind, component, layer, title, detail, caution));
+            String id, StepKind kind, String component, String layer, String title, String detail, MethodStep how) {
+        steps.add(new BenchStep(id, kind, component, layer, title, detail, caution(kind, component, how), how));
+    }
+
+    /** What the step itself warns of; whoever weighs out is warned of what is in the bowls. */
+    private String caution(StepKind kind, String component, MethodStep how) {
+        Stream<String> own = Stream.of(how.caution().isEmpty() ? DefaultMethods.caution(how.does()) : how.caution());
+        Stream<String> bowls = kind != StepKind.WEIGH
+                ? Stream.of()
+                : Stream.concat(order.formulas().values().stream(), order.parts().stream())
+                        .distinct()
+                        .filter(f -> f.key().equals(component))
+                        .flatMap(f -> f.formula().lines().stream())
+                        .filter(FormulaLine::counts)
+                        .map(l -> ingredients.get(l.ingredient()))
+                        .filter(i -> !i.caution().isEmpty())
+                        .map(i -> i.name() + ": " + i.caution());
+        return Stream.concat(own, bowls).filter(c -> !c.isEmpty()).distinct().collect(Collectors.joining(". "));
     }
 }

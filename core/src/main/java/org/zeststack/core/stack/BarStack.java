@@ -108,6 +108,28 @@ public final class BarStack {
         return layers.stream().filter(l -> l.kind() == kind).toList();
     }
 
+    public Optional<StackLayer> layer(String key) {
+        return layers.stream().filter(l -> l.key().equals(key)).findFirst();
+    }
+
+    /**
+     * Whether what a layer is laid of comes from a bowl of melted couverture or compound: chocolate or compound that is laid, and
+     * whatever fat mass a piece is coated with; not what is only strewn, and no formula, which has steps of its own.
+     */
+    public boolean melted(StackLayer layer, String of) {
+        Material material = parts.materials().get(of);
+        boolean taken = layer.design().of().equals(of)
+                || layer.design().mix() != null && layer.design().mix().of().equals(of);
+        if (!taken || material.family() != null) {
+            return false;
+        }
+        return material.isChocolate() || material.compound()
+                ? layer.kind() != LayerKind.INCLUSION
+                        && layer.kind() != LayerKind.TOPPING
+                        && layer.kind() != LayerKind.INSERT
+                : layer.kind() == LayerKind.COAT && material.melts(bounds());
+    }
+
     public double pieceGrams() {
         return layers.stream().mapToDouble(StackLayer::grams).sum();
     }

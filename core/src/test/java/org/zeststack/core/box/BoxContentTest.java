@@ -57,6 +57,25 @@ public class BoxContentTest {
         assertEquals(faults(box(null, Bar.Storage.FRIDGE)), List.of("storage-differs"));
     }
 
+    /** The gravest first; the allowance of a single box stands where the law gives one. */
+    @Test
+    public void callsAreToldTheGravestFirst() {
+        double net = box(null, Bar.Storage.COOL).netGrams();
+        List<Call> calls = box(net + 100, Bar.Storage.FRIDGE).calls();
+        assertEquals(
+                calls.stream().map(Call::code).toList(),
+                List.of("lighter-than-declared", "storage-differs", "keeping", "allergens"));
+        String message = calls.get(0).message();
+        assertTrue(message.contains(" net, 100.0 g less than declared"), message);
+        assertTrue(
+                calls.get(0).arithmetic().contains("a single box may be"),
+                calls.get(0).arithmetic());
+        Box box = new Box(List.of(new Box.Item(1, 1, 1)), 0, 60_000.0);
+        BoxContent heavy = new BoxContent(box, List.of(new BoxContent.Part("Plain", 1, Bars.plain(1.5, 2))));
+        assertTrue(!heavy.calls().get(0).arithmetic().contains("may be"), "no allowance is known for so much");
+        assertEquals(heavy.parts().size(), 1);
+    }
+
     @Test
     public void itsShortestLivedBarDecides() {
         Call keeping = box(null, Bar.Storage.COOL).calls().stream()

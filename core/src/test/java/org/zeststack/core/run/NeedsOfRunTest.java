@@ -226,7 +226,7 @@ public class NeedsOfRunTest {
         near(batch.finishedGrams(), wanted, 1e-6, "the least that may be left is enough");
         near(batch.rawGrams(), 800 * wanted / (dry / 0.92), 0.5, "800 g weighed out for every 677 g");
         near(batch.mostFinishedGrams() / batch.finishedGrams(), 0.92 / 0.88, 1e-6, "the spread is shown");
-        RunSheet.BenchStep step = sheet.step("mix:" + batch.key()).orElseThrow();
+        RunSheet.BenchStep step = sheet.step("cook:" + batch.key()).orElseThrow();
         assertTrue(step.caution().contains("burns"), "boiling sugar by eye burns like any other");
         assertEquals(batch.ending(), RunSheet.Ending.EYE);
     }

@@ -81,7 +81,7 @@ public class PlausibilityTest {
                 List.of(),
                 List.of(),
                 List.of(new RunSheet.BenchStep(
-                        "cook:formula-1-v1", RunSheet.StepKind.COOK, "formula-1-v1", "", "Cook", "", "")));
+                        "cook:formula-1-v1", RunSheet.StepKind.COOK, "formula-1-v1", "", "Cook", "", "", null)));
     }
 
     @DataProvider

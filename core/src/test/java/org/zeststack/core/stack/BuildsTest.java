@@ -9,7 +9,6 @@ import static org.zeststack.core.stack.Bars.MILK;
 import static org.zeststack.core.stack.Bars.PASTE;
 import static org.zeststack.core.stack.Bars.layer;
 
-import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -17,7 +16,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
-import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.picture.Plan;
@@ -306,19 +304,6 @@ public class BuildsTest {
         near(layer(tower, "sheet-1").volumeMl(), volume, 1e-9, "one disc of each size");
         near(CrossSection.across(tower).depthMm(), 6, 1e-9, "three of 2 mm on each other");
         assertEquals(tower.frame().piecesOfOne(), stack.frame().piecesOfOne(), "the largest size limits the pieces");
-    }
-
-    @Test
-    public void everyBuildBringsAMethod() {
-        for (Build build : Build.values()) {
-            assertTrue(BuildMethods.of(build).size() >= 4, build.title());
-            assertTrue(BuildMethods.of(build).stream().noneMatch(s -> s.action().isBlank()), build.title());
-        }
-        assertTrue(
-                Arrays.stream(Build.values())
-                        .flatMap(b -> BuildMethods.of(b).stream())
-                        .anyMatch(s -> !s.caution().isEmpty()),
-                "cautions stand at the step where the hand is in danger");
     }
 
     @Test

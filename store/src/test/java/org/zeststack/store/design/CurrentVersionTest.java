@@ -17,6 +17,7 @@ import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Vessel;
@@ -46,7 +47,20 @@ public class CurrentVersionTest {
 
     private static Formula full() {
         MethodStep step = new MethodStep(
-                "Bake", "20 min", "Hot tray", "Oven", "160 °C", true, 10.0, 60.0, "gold", "pale", 3L, null);
+                "Bake",
+                "20 min",
+                "Hot tray",
+                "Oven",
+                "160 °C",
+                true,
+                10.0,
+                60.0,
+                "gold",
+                "pale",
+                3L,
+                null,
+                Act.COOK,
+                "part");
         FormulaLine line =
                 new FormulaLine("egg-white", 66, Role.WARM, 2.0, true, 1, "2 egg whites", List.of("size guessed"));
         return new Formula(

@@ -1,17 +1,17 @@
 package org.zeststack.web.bar;
 
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.bar.Build;
-import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
@@ -39,7 +39,7 @@ class BarActs {
             case "drop" -> Rows.drop(form, words.length > 2 ? words[2] : "", number(words));
             case "up" -> Rows.up(form, words.length > 2 ? words[2] : "", number(words));
             case "apply" -> stack.ifPresent(s -> apply(form, BarCalls.of(s), number(words), rows));
-            case "method" -> method(form);
+            case "method" -> stack.ifPresent(s -> method(form, s));
             default -> {}
         }
     }
@@ -83,19 +83,20 @@ class BarActs {
                 : field;
     }
 
-    private static void method(FormInput form) {
-        Build build = form.choice("build", Build.class);
-        if (build == null) {
-            return;
+    /** The usual steps of its layers in their order, in the words that somebody gave them; what else is written stands behind. */
+    private static void method(FormInput form, BarStack stack) {
+        List<MethodStep> own = new ArrayList<>(stack.bar().method());
+        List<MethodStep> steps = new ArrayList<>();
+        for (MethodStep usual : BuildSteps.usual(stack)) {
+            MethodStep worded = own.stream()
+                    .filter(s -> s.equals(usual)
+                            || s.acts() && s.does() == usual.does() && s.part().equals(usual.part()))
+                    .findFirst()
+                    .orElse(usual);
+            own.remove(worded);
+            steps.add(worded);
         }
-        if (MethodFields.untouched(
-                form, Arrays.stream(Build.values()).map(BuildMethods::of).toList())) {
-            MethodFields.drop(form);
-        }
-        List<Integer> rows = MethodFields.rows(form);
-        int next = rows.get(rows.size() - 1);
-        for (var step : BuildMethods.of(build)) {
-            MethodFields.put(form.typed(), next++, step);
-        }
+        own.stream().filter(s -> !s.acts()).forEach(steps::add);
+        MethodFields.replace(form, steps);
     }
 }

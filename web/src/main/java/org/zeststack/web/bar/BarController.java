@@ -3,6 +3,7 @@ package org.zeststack.web.bar;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -18,6 +19,10 @@ import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
@@ -119,6 +124,12 @@ class BarController {
         model.addAttribute(
                 "kinds",
                 Arrays.stream(LayerKind.values()).collect(Collectors.toMap(LayerKind::name, Function.identity())));
+        computed.stack().ifPresent(stack -> {
+            if (!form.faulty()) {
+                MethodFields.replace(form, BuildSteps.of(stack));
+            }
+            model.addAttribute("stepActs", acts(stack));
+        });
         model.addAttribute("stepRows", MethodFields.rows(form));
         model.addAttribute("stepNotes", MethodFields.notes(form));
         model.addAttribute("versions", bars.versions(id));
@@ -157,9 +168,36 @@ class BarController {
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
         BarPage.Computed computed = page.compute(form);
-        return desk.save(bars, id, form, computed.bar(), fields::of, me, response)
+        Optional<Bar> bar = computed.bar().map(b -> kept(b, computed.stack()));
+        return desk.save(bars, id, form, bar, fields::of, me, response)
                 ? "redirect:/bars/" + id
                 : page(id, form, computed, model);
+    }
+
+    /** What a step may do in this bar, in words, by its value in the form. */
+    private static Map<String, String> acts(BarStack stack) {
+        Map<String, String> words = new LinkedHashMap<>();
+        for (MethodStep step : BuildSteps.usual(stack)) {
+            if (step.acts()) {
+                String what = stack.layer(BuildSteps.layerKey(step))
+                        .map(l -> step.does() == Act.LAY
+                                ? " " + l.kind().words() + ": " + l.name()
+                                : " "
+                                        + stack.parts()
+                                                .materials()
+                                                .get(BuildSteps.inTheBowl(stack, step))
+                                                .name() + " for the " + l.kind().words())
+                        .orElse("");
+                words.put(MethodFields.does(step), step.does().words() + what);
+            }
+        }
+        return words;
+    }
+
+    /** Steps that are the usual ones are not written down, so that they follow the layers. */
+    private static Bar kept(Bar bar, Optional<BarStack> stack) {
+        boolean usual = stack.isPresent() && bar.method().equals(BuildSteps.usual(stack.get()));
+        return usual ? bar.withMethod(List.of()) : bar;
     }
 
     /** What may carry each build's stack, as the pages' scripts read it. */

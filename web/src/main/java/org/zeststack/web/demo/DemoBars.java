@@ -8,7 +8,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
-import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.FrustumCavity;
 import org.zeststack.core.formula.DefaultMethods;
@@ -119,7 +118,7 @@ class DemoBars {
                 null,
                 centre,
                 null,
-                BuildMethods.of(build));
+                List.of());
         long id = bars.create(name, bar, stamp);
         bars.keepVersion(id, 0, "First drawing for the lantern fair", stamp);
     }

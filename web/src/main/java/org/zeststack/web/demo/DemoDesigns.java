@@ -12,6 +12,7 @@ import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
@@ -30,8 +31,9 @@ class DemoDesigns {
     private static final String DARK = "couverture-dark-66";
     private static final double HARBOUR_METRES = 650;
     private static final double READS_HIGH_KELVIN = 0.8;
-    private static final MethodStep SCORCH =
-            new MethodStep("Stir all the time once it boils; milk solids scorch", "gold, thick bubbles", "");
+    private static final MethodStep SCORCH = new MethodStep(
+                    "Stir all the time once it boils; milk solids scorch", "gold, thick bubbles", "")
+            .doing(Act.COOK, "");
 
     private final WorkshopStore workshop;
     private final Designs<Formula> formulas;
@@ -178,7 +180,8 @@ class DemoDesigns {
                 0.05,
                 List.of(
                         new MethodStep("Mix pectin with a little sugar, whisk into the warm purée", "no lumps", ""),
-                        new MethodStep("Boil with the rest", "the reading is reached", "It spits: cover the hand."),
+                        new MethodStep("Boil with the rest", "the reading is reached", "It spits: cover the hand.")
+                                .doing(Act.COOK, ""),
                         new MethodStep("Off the heat, stir in the acid and pour at once", "", "")));
     }
 }

@@ -160,7 +160,7 @@ class DemoRuns {
         if (step.kind() == StepKind.COOK) {
             hand.cook(step, 0);
         }
-        if (step.kind() == StepKind.COOK || step.kind() == StepKind.MIX) {
+        if (hand.sheet.weighsAt(step)) {
             RunSheet.FormulaBatch batch = hand.sheet.formula(step.component()).orElseThrow();
             grams = (double) Math.round(batch.finishedGrams() * (1 - 0.012 * hand.random.nextDouble()));
         }
@@ -191,9 +191,12 @@ class DemoRuns {
     /** The run under way: weighed out and on the flame, a few degrees short of the stop. */
     private void onBench(Made made, Instant now) {
         Hand hand = start(made, made.lantern(), 110, now.minusSeconds(45 * MINUTE));
-        BenchStep weigh = hand.sheet.steps().get(0);
-        BenchStep cook = hand.sheet.steps().get(1);
-        hand.write(new EntryBody.StepDone(weigh.id(), null));
-        hand.cook(cook, 4.5);
+        for (BenchStep step : hand.sheet.steps()) {
+            if (step.kind() == StepKind.COOK) {
+                hand.cook(step, 4.5);
+                return;
+            }
+            hand.write(new EntryBody.StepDone(step.id(), null));
+        }
     }
 }

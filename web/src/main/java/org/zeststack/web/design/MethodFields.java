@@ -3,10 +3,12 @@ package org.zeststack.web.design;
 import static org.zeststack.web.form.FormInput.shown;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.method.Ending;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
@@ -43,6 +45,18 @@ public final class MethodFields {
         fields.put(f + "wrong", step.wrong());
         fields.put(f + "rightPhoto", step.rightPhoto() == null ? "" : String.valueOf(step.rightPhoto()));
         fields.put(f + "wrongPhoto", step.wrongPhoto() == null ? "" : String.valueOf(step.wrongPhoto()));
+        fields.put(f + "does", step.acts() ? does(step) : "");
+    }
+
+    /** What a step does and what to, as the form has it. */
+    public static String does(MethodStep step) {
+        return (step.does() + " " + step.part()).strip();
+    }
+
+    /** Puts other steps in the place of those in the form. */
+    public static void replace(FormInput form, List<MethodStep> method) {
+        drop(form);
+        put(form.typed(), method);
     }
 
     /** Rows of steps, with an empty one to write in. */
@@ -108,7 +122,21 @@ public final class MethodFields {
                 form.limited(f + "right", 200),
                 form.limited(f + "wrong", 200),
                 photo(form.text(f + "rightPhoto")),
-                photo(form.text(f + "wrongPhoto")));
+                photo(form.text(f + "wrongPhoto")),
+                act(form.text(f + "does")),
+                part(form.text(f + "does")));
+    }
+
+    private static Act act(String does) {
+        String name = does.split(" ", 2)[0];
+        return Arrays.stream(Act.values())
+                .filter(a -> a.name().equals(name))
+                .findFirst()
+                .orElse(Act.HAND);
+    }
+
+    private static String part(String does) {
+        return does.length() <= 120 && does.contains(" ") ? does.split(" ", 2)[1] : "";
     }
 
     private static Long photo(String id) {

@@ -6,6 +6,7 @@ import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.household.Measures;
 import org.zeststack.core.ingredient.IngredientData;
+import org.zeststack.core.method.Act;
 
 /**
  * A formula as it travels: with the ingredients and the formulas that its lines point to, so that it can be read where they
@@ -64,5 +65,6 @@ record FormulaDocument(
             Double restLeastMinutes,
             Double restGreatestMinutes,
             String right,
-            String wrong) {}
+            String wrong,
+            Act does) {}
 }

@@ -146,7 +146,8 @@ public final class FormulaJson {
                 s.restLeastMinutes(),
                 s.restGreatestMinutes(),
                 s.right(),
-                s.wrong());
+                s.wrong(),
+                s.does());
     }
 
     private static Formula formula(FormulaDocument.Body b) {
@@ -174,7 +175,9 @@ public final class FormulaJson {
                         s.right(),
                         s.wrong(),
                         null,
-                        null))
+                        null,
+                        s.does(),
+                        ""))
                 .toList();
         Finish finish = new Finish(
                 b.byEye(), b.moistureLeast(), b.moistureGreatest(), b.bakedLossFraction(), b.overrunFraction());

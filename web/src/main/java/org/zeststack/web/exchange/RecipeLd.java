@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
@@ -178,7 +179,9 @@ public final class RecipeLd {
                 tips.getOrDefault(RIGHT, ""),
                 tips.getOrDefault(WRONG, ""),
                 null,
-                null);
+                null,
+                Act.HAND,
+                "");
     }
 
     private static String text(JsonNode node) {

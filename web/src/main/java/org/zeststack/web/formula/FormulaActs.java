@@ -14,6 +14,7 @@ import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.household.HouseholdLine;
 import org.zeststack.core.household.Recipe;
 import org.zeststack.core.household.RecipeReader;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.web.design.MethodFields;
@@ -134,7 +135,9 @@ class FormulaActs {
                 "",
                 "",
                 null,
-                null);
+                null,
+                Act.HAND,
+                "");
     }
 
     private void method(FormInput form) {

@@ -1,9 +1,12 @@
 package org.zeststack.web.formula;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,6 +19,7 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.School;
 import org.zeststack.core.household.Measures;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
@@ -31,6 +35,10 @@ import org.zeststack.web.security.SignedIn;
 class FormulaController {
 
     static final String NEW_NAME = "New formula";
+
+    /** What a step may do to a formula, in words, by its value in the form. */
+    private static final Map<String, String> ACTS = Stream.of(Act.WEIGH, Act.COOK, Act.YIELD)
+            .collect(Collectors.toMap(Act::name, Act::words, (a, b) -> a, LinkedHashMap::new));
 
     static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, DefaultMethods.of(Family.CARAMEL));
 
@@ -83,6 +91,7 @@ class FormulaController {
         model.addAttribute("full", true);
         model.addAttribute("lineRows", FormulaFields.rows(form));
         model.addAttribute("stepRows", MethodFields.rows(form));
+        model.addAttribute("stepActs", ACTS);
         model.addAttribute("families", Family.values());
         model.addAttribute("roles", FormulaLine.Role.values());
         model.addAttribute("measures", Measures.values());

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.weighing.FillWindow;
 
@@ -60,6 +61,20 @@ public final class Show {
         return minutes >= 120
                 ? Numbers.plain(Math.round(minutes / 6) / 10.0) + THIN + "h"
                 : Numbers.plain(Math.round(minutes * 10) / 10.0) + THIN + "min";
+    }
+
+    /** How long to wait after a step, and whether the hands are free; empty where neither is said. */
+    public String wait(MethodStep step) {
+        Double least = step.restLeastMinutes();
+        Double greatest = step.restGreatestMinutes();
+        String free = step.handsOff() ? "hands are free meanwhile" : "";
+        if (least == null && greatest == null) {
+            return free.isEmpty() ? "" : "Hands are free meanwhile";
+        }
+        String time = least == null
+                ? "at most " + minutes(greatest)
+                : greatest == null ? "at least " + minutes(least) : minutes(least) + " to " + minutes(greatest);
+        return "Then wait " + time + (free.isEmpty() ? "" : "; " + free);
     }
 
     /** Name of a part of a composition. */

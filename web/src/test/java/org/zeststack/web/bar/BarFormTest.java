@@ -17,13 +17,15 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
-import org.zeststack.core.bar.BuildMethods;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 
@@ -115,7 +117,10 @@ public class BarFormTest {
                 45.5,
                 19.0,
                 220.0,
-                BuildMethods.of(build));
+                List.of(
+                        new MethodStep("Sing to the moulds", "they hum", ""),
+                        new MethodStep("Pour", "", "")
+                                .doing(Act.LAY, layers.get(0).kind().words() + "-1")));
         FormInput form = FormInput.of(fields.of(bar));
         Bar read = fields.read(form)
                 .orElseThrow(() -> new AssertionError(form.faults()))
@@ -220,13 +225,17 @@ public class BarFormTest {
     @Test
     public void theUsualStepsTakeThePlaceOfUntouchedOnesOnly() {
         FormInput form = lantern();
-        int usual = BuildMethods.of(Build.MOULDED).size();
-        assertEquals(Rows.used(form, "step").size(), usual);
+        act("method", form);
+        int usual = Rows.used(form, "step").size();
+        assertTrue(usual >= 8, usual + " steps");
         act("method", form);
         assertEquals(Rows.used(form, "step").size(), usual, "steps that nobody has touched are replaced");
-        form.typed().put("step.0.action", "Sing to the moulds");
+        MethodFields.put(form.typed(), usual, new MethodStep("Sing to the moulds", "", ""));
+        form.typed().put("step.0.action", "Temper it my way");
         act("method", form);
-        assertEquals(Rows.used(form, "step").size(), 2 * usual, "what somebody wrote stays");
+        assertEquals(Rows.used(form, "step").size(), usual + 1, "what somebody wrote beside them stays");
+        assertEquals(form.text("step." + usual + ".action"), "Sing to the moulds");
+        assertEquals(form.text("step.0.action"), "Temper it my way");
     }
 
     @Test

@@ -1,0 +1,33 @@
+package org.zeststack.core.method;
+
+/** What a step does to the masses: with it sheet, bench and clock know where grams, readings and waits belong. */
+public enum Act {
+    /** Anything the hands do that nothing is measured at. */
+    HAND("by hand"),
+    /** Everything of a formula is weighed out. */
+    WEIGH("weigh out"),
+    /** The pot goes to the stop reading, or to the sign that it is cooked to by eye. */
+    COOK("cook to the stop"),
+    /** What came of a formula is put on the scale. */
+    YIELD("weigh what came of it"),
+    /** A bowl is brought into temper. */
+    TEMPER("temper"),
+    /** A bowl is melted and not tempered. */
+    MELT("melt, not tempered"),
+    /** A layer is lined, poured, laid, piped, dipped or strewn. */
+    LAY("lay"),
+    /** A slab, tray or sheet is cut to pieces. */
+    CUT("cut the pieces"),
+    /** Pieces are looked at and counted. */
+    COUNT("look, sort and count");
+
+    private final String words;
+
+    Act(String words) {
+        this.words = words;
+    }
+
+    public String words() {
+        return words;
+    }
+}

@@ -1,0 +1,211 @@
+package org.zeststack.core.stack;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.method.MethodStep;
+import org.zeststack.core.method.Woven;
+import org.zeststack.core.quantity.CsvTable;
+
+/**
+ * The steps of a bar in the order of the work, as its layers want them.
+ *
+ * <p>A mould is decorated, lined, filled and closed, and what tops a closed piece comes after the release; a slab is rolled, then has
+ * its foot, is turned and cut, and only then is the couverture tempered that coats its pieces; a slab that is coated whole is coated
+ * before the cut; a tray begins with its base. A shell, a back and a coat each want their bowl in temper; a foot wants one that is only
+ * melted. Common practice, no source.
+ */
+public final class BuildSteps {
+
+    /** Behind the key of a layer: the bowl of what is mixed into it. */
+    private static final String MIXED = "~mixed";
+
+    private static final String ANY = "ANY";
+    private static final Map<String, List<MethodStep>> TABLE = load();
+
+    private final BarStack stack;
+    private final List<MethodStep> steps = new ArrayList<>();
+    private final Set<String> ready = new HashSet<>();
+    private boolean footed;
+    private boolean open;
+
+    private BuildSteps(BarStack stack) {
+        this.stack = stack;
+    }
+
+    /** The bar's own steps, with every act that its layers want. */
+    public static List<MethodStep> of(BarStack stack) {
+        List<MethodStep> own = stack.bar().method();
+        List<MethodStep> usual = usual(stack);
+        return own.isEmpty() || own.stream().anyMatch(MethodStep::acts) ? Woven.of(own, usual) : onlyTold(own, usual);
+    }
+
+    /**
+     * A method that was written when methods were only read: the usual steps are worked, and what it says beyond them stands before
+     * the count.
+     */
+    private static List<MethodStep> onlyTold(List<MethodStep> own, List<MethodStep> usual) {
+        Set<String> shipped = TABLE.values().stream()
+                .flatMap(List::stream)
+                .map(MethodStep::action)
+                .collect(Collectors.toSet());
+        List<MethodStep> steps = new ArrayList<>(usual);
+        steps.addAll(
+                steps.size() - 1,
+                own.stream().filter(s -> !shipped.contains(s.action())).toList());
+        return List.copyOf(steps);
+    }
+
+    /** The usual steps of its layers. */
+    public static List<MethodStep> usual(BarStack stack) {
+        BuildSteps build = new BuildSteps(stack);
+        build.layers();
+        return List.copyOf(build.steps);
+    }
+
+    /** Slug of what is in the bowl of a step that tempers or melts. */
+    public static String inTheBowl(BarStack stack, MethodStep step) {
+        boolean mixed = step.part().endsWith(MIXED);
+        BarLayer layer = stack.layer(layerKey(step)).orElseThrow().design();
+        return mixed ? layer.mix().of() : layer.of();
+    }
+
+    /** Key of the layer that a step lays or has a bowl for. */
+    public static String layerKey(MethodStep step) {
+        return step.part().endsWith(MIXED)
+                ? step.part().substring(0, step.part().length() - MIXED.length())
+                : step.part();
+    }
+
+    private void layers() {
+        Bar bar = stack.bar();
+        boolean mould = bar.body() instanceof Body.Moulded;
+        boolean closed = bar.first(LayerKind.BACK) >= 0;
+        boolean isCut = bar.body().cutToPieces();
+        boolean out = false;
+        boolean cut = false;
+        List<StackLayer> order = stack.layers();
+        for (int i = 0; i < order.size(); i++) {
+            StackLayer layer = order.get(i);
+            if (layer.kind() == LayerKind.FOOT) {
+                continue;
+            }
+            if (mould && !out && closed && layer.kind() == LayerKind.TOPPING) {
+                out = true;
+                out();
+            }
+            if (isCut && !cut && !bar.onCarrier(layer.index())) {
+                cut = true;
+                cut();
+            }
+            if (layer.kind() == LayerKind.COAT) {
+                feet();
+            }
+            lay(layer);
+            boolean more = i + 1 < order.size()
+                    && (order.get(i + 1).kind() == LayerKind.FILLING
+                            || order.get(i + 1).kind() == LayerKind.BACK);
+            if (mould && layer.kind() == LayerKind.FILLING && more) {
+                put("SET", "");
+            }
+        }
+        if (mould && !out) {
+            out();
+        }
+        if (isCut && !cut) {
+            cut();
+        }
+        coated();
+        put("END", "");
+    }
+
+    private void out() {
+        put("OUT", "");
+        if (stack.bar().body() instanceof Body.Moulded m && m.halves()) {
+            put("JOIN", "");
+        }
+    }
+
+    private void cut() {
+        coated();
+        feet();
+        put("CUT", "");
+    }
+
+    /** The foot is the last thing a slab gets before it is turned over, and coated or cut. */
+    private void feet() {
+        List<StackLayer> feet = stack.all(LayerKind.FOOT);
+        if (!footed && !feet.isEmpty()) {
+            feet.forEach(this::lay);
+            put("SIDES", "");
+        }
+        footed = true;
+    }
+
+    private void lay(StackLayer layer) {
+        if (layer.kind() != LayerKind.TOPPING) {
+            coated();
+        }
+        BarLayer design = layer.design();
+        bowl(layer, design.of(), layer.key());
+        if (design.mix() != null && design.mix().fraction() > 0) {
+            bowl(layer, design.mix().of(), layer.key() + MIXED);
+        }
+        put(layer.kind().name(), layer.key());
+        open = layer.kind() == LayerKind.COAT || open && layer.kind() == LayerKind.TOPPING;
+    }
+
+    /** A coat sets when what tops it is on it. */
+    private void coated() {
+        if (open) {
+            put("COATED", "");
+        }
+        open = false;
+    }
+
+    /** A bowl that was used before stands too long until a back or a coat; for everything else it still is in temper. */
+    private void bowl(StackLayer layer, String of, String part) {
+        if (!stack.melted(layer, of)) {
+            return;
+        }
+        if (layer.kind() == LayerKind.FOOT) {
+            put("MELT", part);
+            return;
+        }
+        boolean first = ready.add(of);
+        boolean again = layer.kind() == LayerKind.BACK || layer.kind() == LayerKind.COAT;
+        if (first || again) {
+            boolean tempers = stack.bar().finish() == Bar.Finish.TEMPERED
+                    && stack.parts().materials().get(of).isChocolate();
+            put(tempers ? first ? "BOWL" : "AGAIN" : "MELT", part);
+        }
+    }
+
+    private void put(String at, String part) {
+        rows(stack.bar().build(), at).forEach(step -> steps.add(step.acts() ? step.doing(step.does(), part) : step));
+    }
+
+    private static List<MethodStep> rows(Build build, String at) {
+        List<MethodStep> own = TABLE.get(build.name() + " " + at);
+        return own == null ? TABLE.getOrDefault(ANY + " " + at, List.of()) : own;
+    }
+
+    private static Map<String, List<MethodStep>> load() {
+        Map<String, List<MethodStep>> steps = new HashMap<>();
+        for (CsvTable.Row row : CsvTable.load(BuildSteps.class, "steps.csv").rows()) {
+            steps.computeIfAbsent(row.text("build") + " " + row.text("at"), k -> new ArrayList<>())
+                    .add(MethodStep.in(row));
+        }
+        steps.replaceAll((at, rows) -> List.copyOf(rows));
+        return steps;
+    }
+}

@@ -1,0 +1,237 @@
+package org.zeststack.core.stack;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
+
+/** The order of the work of every build. Common practice, no source. */
+public class BuildStepsTest {
+
+    private static final Body CAVITY = new Body.Moulded(1, false);
+    private static final Body HALVES = new Body.Moulded(1, true);
+    private static final Body SLAB = new Body.Slab(300, 200, 30, 25, 1, 5, 0);
+    private static final Body TRAY = new Body.Tray(300, 200, 4, 6, 1, 5);
+    private static final Body LOG = new Body.Shaped(Body.Form.LOG, 60, 18, 18, 0);
+    private static final BarLayer.Faces WHOLE = new BarLayer.Faces(true, false, true, true);
+
+    private static BarLayer mm(LayerKind kind, String of, double mm) {
+        return BarLayer.mm(kind, of, mm);
+    }
+
+    private static BarLayer coated(BarLayer.Faces faces) {
+        BarLayer coat = mm(LayerKind.COAT, Bars.DARK, 1);
+        return new BarLayer(coat.kind(), coat.of(), coat.by(), 1, 0, 0, 1, null, null, faces, null, null, null);
+    }
+
+    private static BarLayer strewn(LayerKind kind, String of) {
+        return BarLayer.grams(kind, of, 0.5);
+    }
+
+    @DataProvider
+    public Object[][] builds() {
+        BarLayer caramel = mm(LayerKind.FILLING, Bars.CARAMEL, 5);
+        BarLayer paste = mm(LayerKind.FILLING, Bars.PASTE, 3);
+        BarLayer shell = mm(LayerKind.SHELL, Bars.DARK, 1.5);
+        BarLayer back = mm(LayerKind.BACK, Bars.DARK, 2);
+        BarLayer salt = strewn(LayerKind.TOPPING, "sea-salt-flakes");
+        BarLayer foot = mm(LayerKind.FOOT, Bars.DARK, 0.8);
+        return new Object[][] {
+            {
+                "shell and back each want their bowl in temper; a topping on the closed piece comes after the release",
+                Build.MOULDED,
+                CAVITY,
+                List.of(strewn(LayerKind.DECORATION, "coloured-butter-white"), shell, caramel, paste, back, salt),
+                "LAY decoration-1, TEMPER shell, LAY shell, LAY filling-1, Let it set, LAY filling-2, Let it set, "
+                        + "TEMPER back, LAY back, Chill, Invert and release, LAY topping-1, COUNT"
+            },
+            {
+                "another couverture closes it, and an open face is topped before the release",
+                Build.MOULDED,
+                CAVITY,
+                List.of(shell, caramel, salt),
+                "TEMPER shell, LAY shell, LAY filling-1, LAY topping-1, Chill, Invert and release, COUNT"
+            },
+            {
+                "halves are joined when they are out",
+                Build.OPEN,
+                HALVES,
+                List.of(shell),
+                "TEMPER shell, LAY shell, Set in the room, then cold, Release it, "
+                        + "Touch the rims to a warm plate and join the halves, COUNT"
+            },
+            {
+                "rolled, a foot that is not tempered, turned, cut, then tempered and coated",
+                Build.SLAB,
+                SLAB,
+                List.of(foot, caramel, paste, coated(null), salt),
+                "LAY filling-1, LAY filling-2, MELT foot-1, LAY foot-1, Turn the slab over, foot down, CUT, "
+                        + "TEMPER coat-1, LAY coat-1, LAY topping-1, Set at room temperature, COUNT"
+            },
+            {
+                "coated whole before it is cut, its foot first",
+                Build.SLAB,
+                SLAB,
+                List.of(foot, caramel, coated(WHOLE)),
+                "LAY filling-1, MELT foot-1, LAY foot-1, Turn the slab over, foot down, "
+                        + "TEMPER coat-1, LAY coat-1, Set at room temperature, CUT, COUNT"
+            },
+            {
+                "the base before what is poured on it, a veneer before the saw",
+                Build.TRAY,
+                TRAY,
+                List.of(mm(LayerKind.BASE, "biscuit-shortbread", 7), caramel, mm(LayerKind.VENEER, Bars.MILK, 2), salt),
+                "LAY base-1, LAY filling-1, TEMPER veneer-1, LAY veneer-1, LAY topping-1, CUT, COUNT"
+            },
+            {
+                "shaped, chilled, coated twice: the bowl is brought back for the second",
+                Build.SHAPED,
+                LOG,
+                List.of(caramel, coated(null), coated(null)),
+                "LAY filling-1, Chill until firm, TEMPER coat-1, LAY coat-1, Set at room temperature, "
+                        + "TEMPER coat-2, LAY coat-2, Set at room temperature, COUNT"
+            },
+            {
+                "sheets of one bowl are poured one after the other",
+                Build.OPEN,
+                TRAY,
+                List.of(
+                        mm(LayerKind.SHEET, Bars.DARK, 2),
+                        strewn(LayerKind.INCLUSION, "cocoa-nibs"),
+                        mm(LayerKind.SHEET, Bars.DARK, 1)),
+                "TEMPER sheet-1, LAY sheet-1, LAY inclusion-1, LAY sheet-2, CUT, COUNT"
+            },
+        };
+    }
+
+    @Test(dataProvider = "builds")
+    public void stepsStandInTheOrderOfTheWork(String why, Build build, Body body, List<BarLayer> layers, String steps) {
+        assertEquals(words(BuildSteps.of(stack(Bar.of(build, body, layers)))), steps, why);
+    }
+
+    private static BarStack stack(Bar bar) {
+        return bar.body() instanceof Body.Moulded ? Bars.of(bar, Bars.TAPERED) : Bars.of(bar);
+    }
+
+    private static String words(List<MethodStep> steps) {
+        return steps.stream()
+                .map(s -> s.acts() ? (s.does() + " " + s.part()).strip() : s.action())
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Two couvertures in one shell, and what is not tempered at all. */
+    @Test
+    public void everyMeltedThingHasItsBowl() {
+        BarLayer marbled = mm(LayerKind.SHELL, Bars.DARK, 1.5);
+        marbled = new BarLayer(
+                marbled.kind(),
+                marbled.of(),
+                marbled.by(),
+                1.5,
+                0,
+                0,
+                1,
+                new BarLayer.Mix(Bars.MILK, 0.3, true),
+                null,
+                null,
+                null,
+                null,
+                null);
+        Bar bar = Bar.of(Build.OPEN, CAVITY, List.of(marbled));
+        BarStack stack = stack(bar);
+        List<MethodStep> bowls = BuildSteps.of(stack).stream()
+                .filter(s -> s.does() == Act.TEMPER)
+                .toList();
+        assertEquals(bowls.stream().map(s -> BuildSteps.inTheBowl(stack, s)).toList(), List.of(Bars.DARK, Bars.MILK));
+        assertEquals(bowls.stream().map(BuildSteps::layerKey).toList(), List.of("shell", "shell"));
+        Bar cold = new Bar(
+                bar.build(),
+                bar.body(),
+                List.of(mm(LayerKind.SHELL, Bars.DARK, 1.5)),
+                Bar.Finish.KEPT_COLD,
+                Bar.Storage.FRIDGE,
+                Bar.SoldAs.OWN_NAME,
+                null,
+                null,
+                null,
+                List.of());
+        assertTrue(words(BuildSteps.of(stack(cold))).startsWith("MELT shell, LAY shell"));
+    }
+
+    /** What a person wrote stands in its order; what is missing is put in where it belongs; what is gone is left out. */
+    @Test
+    public void ownStepsAreKeptAndCompleted() {
+        MethodStep tint = new MethodStep("Tint the bowl", "", "Only food-grade colours");
+        MethodStep early = new MethodStep("Lay the caramel warm", "30 °C", "").doing(Act.LAY, "filling-1");
+        MethodStep gone = new MethodStep("Lay the wafer", "", "").doing(Act.LAY, "insert-1");
+        MethodStep twice = new MethodStep("And once more", "", "").doing(Act.LAY, "filling-1");
+        Bar bar = Bar.of(
+                Build.MOULDED,
+                CAVITY,
+                List.of(
+                        mm(LayerKind.SHELL, Bars.DARK, 1.5),
+                        mm(LayerKind.FILLING, Bars.CARAMEL, 5),
+                        mm(LayerKind.BACK, Bars.DARK, 2)));
+        Bar own = new Bar(
+                bar.build(),
+                bar.body(),
+                bar.layers(),
+                bar.finish(),
+                bar.storage(),
+                bar.soldAs(),
+                null,
+                null,
+                null,
+                List.of(tint, early, gone, twice));
+        assertEquals(
+                words(BuildSteps.of(stack(own))),
+                "TEMPER shell, LAY shell, Tint the bowl, LAY filling-1, TEMPER back, LAY back, "
+                        + "Chill, Invert and release, COUNT");
+        MethodStep kept = BuildSteps.of(stack(own)).stream()
+                .filter(s -> s.part().equals("filling-1"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(kept.cue(), "30 °C");
+        List<MethodStep> turned = new ArrayList<>(BuildSteps.usual(stack(bar)));
+        java.util.Collections.swap(turned, 0, 1);
+        Bar other = new Bar(
+                bar.build(),
+                bar.body(),
+                bar.layers(),
+                bar.finish(),
+                bar.storage(),
+                bar.soldAs(),
+                null,
+                null,
+                null,
+                turned);
+        assertEquals(BuildSteps.of(stack(other)), turned, "an order of one's own stands as it is");
+    }
+
+    /** Fingers are warned of at every blade, hands at every hot tray and plate. */
+    @Test
+    public void cautionsStandWhereTheHandIs() {
+        for (Object[] row : builds()) {
+            @SuppressWarnings("unchecked")
+            Bar bar = Bar.of((Build) row[1], (Body) row[2], (List<BarLayer>) row[3]);
+            for (MethodStep step : BuildSteps.of(stack(bar))) {
+                boolean blade = step.does() == Act.CUT
+                        || step.tool().toLowerCase(java.util.Locale.ROOT).contains("saw");
+                boolean hot = step.tool().contains("Warm plate") || step.part().startsWith("base");
+                assertTrue(!blade || step.caution().contains("fingers off"), step.toString());
+                assertTrue(!hot || !step.caution().isEmpty(), step.toString());
+            }
+        }
+    }
+}
