@@ -1,5 +1,6 @@
 /** Buttons that act on a form without leaving its page; nothing is saved by them, and every change can be undone. */
 
+import { keeping } from './keeping.js';
 import { drawnAgain } from './recompute.js';
 import { fragment, replaceLive } from './talk.js';
 
@@ -16,9 +17,10 @@ export function acting(form, how = {}) {
   /** What stood in the form, as fields in order; the last one is what stands there now. */
   const past = [fields()];
   const future = [];
+  const unsaved = keeping(form, fields);
 
-  function fields() {
-    return [...new FormData(form)].filter(([name]) => !out.includes(name));
+  function fields(of = form) {
+    return [...new FormData(of)].filter(([name]) => !out.includes(name));
   }
 
   /** Remembers the form as it stands, if it changed. */
@@ -84,6 +86,7 @@ export function acting(form, how = {}) {
     const again = focused && focused !== 'act' && [...form.elements].find((e) => e.name === focused && e.type !== 'hidden');
     again && again.focus();
     how.drawn?.(answer);
+    unsaved.note();
   }
 
   async function undo() {
@@ -129,5 +132,6 @@ export function acting(form, how = {}) {
   undoButton?.addEventListener('click', undo);
   redoButton?.addEventListener('click', redo);
   show();
+  unsaved.comeBack((typed) => act('redraw', typed).then(remember)).catch(console.warn);
   return { act, posted, fields, remember, press };
 }

@@ -112,7 +112,7 @@ public class SecurityTest {
     public Object[][] deeds() {
         return new Object[][] {
             // path, viewer, bench hand, owner
-            {"/formulas", 403, 403, 302},
+            {"/formulas/0", 403, 403, 400},
             {"/formulas/1", 403, 403, 400},
             {"/bars/4", 403, 403, 400},
             {"/runs", 403, 403, 400},

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
@@ -15,15 +16,21 @@ import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
+import org.zeststack.web.shelf.Names;
+import org.zeststack.web.shelf.Shelf;
 
 /** What the buttons of a bar's page do to what is typed in it. Nothing is saved by them. */
 @Component
 class BarActs {
 
     private final BarFields fields;
+    private final Shelf shelf;
+    private final Names names;
 
-    BarActs(BarFields fields) {
+    BarActs(BarFields fields, Shelf shelf, Names names) {
         this.fields = fields;
+        this.shelf = shelf;
+        this.names = names;
     }
 
     /**
@@ -39,9 +46,28 @@ class BarActs {
             case "drop" -> Rows.drop(form, words.length > 2 ? words[2] : "", number(words));
             case "up" -> Rows.up(form, words.length > 2 ? words[2] : "", number(words));
             case "apply" -> stack.ifPresent(s -> apply(form, BarCalls.of(s), number(words), rows));
+            case "made" -> made(form, number(words));
             case "method" -> stack.ifPresent(s -> method(form, s));
             default -> {}
         }
+    }
+
+    /** Layers of a formula's version that is not the one that is made, with that one, by their rows. */
+    Map<Integer, NamedFormula> madeInstead(FormInput form) {
+        Map<Integer, NamedFormula> others = new LinkedHashMap<>();
+        for (int row : Rows.used(form, "layer")) {
+            shelf.madeInstead(form.text("layer." + row + ".slug")).ifPresent(n -> others.put(row, n));
+        }
+        return others;
+    }
+
+    private void made(FormInput form, int row) {
+        String f = "layer." + row + ".";
+        shelf.madeInstead(form.text(f + "slug")).ifPresent(n -> {
+            String slug = n.link().text();
+            form.typed().put(f + "slug", slug);
+            form.typed().put(f + "ingredient", names.of(slug));
+        });
     }
 
     private static int number(String[] words) {

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -84,19 +85,20 @@ class BarController {
         return "bar/new";
     }
 
-    @PostMapping("/bars")
-    String create(
-            @RequestParam Map<String, String> typed,
-            @AuthenticationPrincipal SignedIn me,
-            Model model,
-            HttpServletResponse response) {
-        FormInput form = FormInput.of(typed);
-        Optional<Bar> bar = newBar.read(form);
+    /** A new bar as the three choices make it; it exists once it is saved. */
+    @GetMapping("/bars/new/drawn")
+    String drawn(@RequestParam Map<String, String> typed, Model model, HttpServletResponse response) {
+        FormInput choices = FormInput.of(typed);
+        Optional<Bar> bar = newBar.read(choices);
         if (bar.isEmpty()) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return choose(form, model);
+            return choose(choices, model);
         }
-        return "redirect:/bars/" + bars.create("New bar", bar.get(), desk.stamp(me));
+        Map<String, String> fresh = fields.of(bar.get());
+        fresh.put("name", "");
+        fresh.put("lock", "0");
+        FormInput form = FormInput.of(fresh);
+        return page(DesignDesk.NEW, form, page.compute(form), model);
     }
 
     @GetMapping("/bars/{id}")
@@ -121,6 +123,7 @@ class BarController {
         model.addAttribute("moulds", workshop.moulds());
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("layerRows", Rows.used(form, "layer"));
+        model.addAttribute("madeInstead", acts.madeInstead(form));
         model.addAttribute(
                 "kinds",
                 Arrays.stream(LayerKind.values()).collect(Collectors.toMap(LayerKind::name, Function.identity())));
@@ -169,9 +172,12 @@ class BarController {
         FormInput form = FormInput.of(typed);
         BarPage.Computed computed = page.compute(form);
         Optional<Bar> bar = computed.bar().map(b -> kept(b, computed.stack()));
-        return desk.save(bars, id, form, bar, fields::of, me, response)
-                ? "redirect:/bars/" + id
-                : page(id, form, computed, model);
+        OptionalLong saved = desk.save(bars, id, form, bar, fields::of, me, response);
+        if (saved.isPresent()) {
+            return "redirect:/bars/" + saved.getAsLong() + (id == DesignDesk.NEW ? "#first" : "");
+        }
+        model.addAttribute("unsaved", true);
+        return page(id, form, computed, model);
     }
 
     /** What a step may do in this bar, in words, by its value in the form. */

@@ -125,7 +125,7 @@ class BoxController {
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
         Optional<Box> box = compute(form, model);
-        return desk.save(boxes, id, form, box, BoxFields::of, me, response)
+        return desk.save(boxes, id, form, box, BoxFields::of, me, response).isPresent()
                 ? "redirect:/boxes/" + id
                 : page(id, form, model);
     }

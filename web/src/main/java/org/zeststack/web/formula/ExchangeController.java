@@ -50,6 +50,8 @@ class ExchangeController {
 
     private static final int LONGEST_NAME = 120;
 
+    private static final String NAMELESS = "Nameless formula";
+
     private final Designs<Formula> formulas;
     private final FormulaWorkings workings;
     private final LineFields lines;
@@ -165,9 +167,7 @@ class ExchangeController {
             }
             boolean json = text.startsWith("{") || text.startsWith("[");
             Map<String, String> fields = json ? recipe(RecipeLd.read(text), form) : rows(LinesCsv.read(text), form);
-            long id = formulas.create(
-                    fields.getOrDefault("name", FormulaController.NEW_NAME), FormulaController.BLANK, stamp);
-            return pages.unsaved(id, fields, model);
+            return pages.unsaved(fields, model);
         } catch (InvalidInput input) {
             form.addAll(input.faults().stream().map(f -> f.at("text")).toList());
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
@@ -194,7 +194,7 @@ class ExchangeController {
     }
 
     private static String name(String name) {
-        String plain = name == null || name.isBlank() ? FormulaController.NEW_NAME : name.strip();
+        String plain = name == null || name.isBlank() ? NAMELESS : name.strip();
         return plain.substring(0, Math.min(LONGEST_NAME, plain.length()));
     }
 
@@ -216,7 +216,7 @@ class ExchangeController {
 
     private Map<String, String> blank(FormInput form, String name, Family family) {
         Map<String, String> fields = new LinkedHashMap<>();
-        fields.put("name", name(name));
+        fields.put("name", name == null ? "" : name.strip());
         fields.put("lock", "0");
         fields.put("family", family.name());
         fields.put("handlingLossFraction", "3");

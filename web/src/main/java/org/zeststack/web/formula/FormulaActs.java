@@ -102,8 +102,7 @@ class FormulaActs {
         for (Recipe.Step read : recipe.steps()) {
             MethodFields.put(typed, step++, step(read));
         }
-        boolean unnamed = form.text("name").isBlank() || form.text("name").equals(FormulaController.NEW_NAME);
-        if (unnamed && !recipe.title().isEmpty()) {
+        if (form.text("name").isBlank() && !recipe.title().isEmpty()) {
             typed.put(
                     "name",
                     recipe.title().substring(0, Math.min(120, recipe.title().length())));

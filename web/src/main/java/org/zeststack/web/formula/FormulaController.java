@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -33,8 +34,6 @@ import org.zeststack.web.security.SignedIn;
 /** Formulas: the list, and one formula's page on which everything follows what is typed. */
 @Page
 class FormulaController {
-
-    static final String NEW_NAME = "New formula";
 
     /** What a step may do to a formula, in words, by its value in the form. */
     private static final Map<String, String> ACTS = Stream.of(Act.WEIGH, Act.COOK, Act.YIELD)
@@ -73,9 +72,13 @@ class FormulaController {
         return "formula/list";
     }
 
-    @PostMapping("/formulas")
-    String create(@AuthenticationPrincipal SignedIn me) {
-        return "redirect:/formulas/" + formulas.create(NEW_NAME, BLANK, desk.stamp(me));
+    /** A new one exists once it is saved. */
+    @GetMapping("/formulas/new")
+    String fresh(Model model) {
+        Map<String, String> blank = fields.of(BLANK);
+        blank.put("name", "");
+        blank.put("lock", "0");
+        return page(DesignDesk.NEW, FormInput.of(blank), model);
     }
 
     @GetMapping("/formulas/{id}")
@@ -100,14 +103,15 @@ class FormulaController {
         model.addAttribute("vessels", scaling.vessels());
         model.addAttribute("schools", schools(form));
         model.addAttribute("versions", formulas.versions(id));
-        model.addAttribute("current", formulas.currentNumber(id));
+        model.addAttribute("current", id == DesignDesk.NEW ? 0 : formulas.currentNumber(id));
         model.addAttribute("offers", runsMade.offers(id, form));
         return "formula/formula";
     }
 
     /** The page of a formula with fields that are not saved yet, as they came from elsewhere. */
-    String unsaved(long id, Map<String, String> typed, Model model) {
-        return page(id, FormInput.of(typed), model);
+    String unsaved(Map<String, String> typed, Model model) {
+        model.addAttribute("unsaved", true);
+        return page(DesignDesk.NEW, FormInput.of(typed), model);
     }
 
     private static List<School> schools(FormInput form) {
@@ -130,7 +134,6 @@ class FormulaController {
     /** Does what one of the page's buttons says and draws the page again; nothing is saved. */
     @PostMapping("/formulas/{id}/act")
     String act(@PathVariable long id, @RequestParam Map<String, String> typed, Model model) {
-        draft(id);
         FormInput form = FormInput.of(typed);
         acts.act(form.text("act"), form, fields);
         form.typed().remove("act");
@@ -150,9 +153,11 @@ class FormulaController {
         if (strict.text("keep").equals("yes") && formula.isPresent()) {
             unconfirmed(formula.get(), strict);
         }
-        if (desk.save(formulas, id, strict, formula, fields::of, me, response)) {
-            return "redirect:/formulas/" + id;
+        OptionalLong saved = desk.save(formulas, id, strict, formula, fields::of, me, response);
+        if (saved.isPresent()) {
+            return "redirect:/formulas/" + saved.getAsLong() + (id == DesignDesk.NEW ? "#first" : "");
         }
+        model.addAttribute("unsaved", true);
         return page(id, strict.faulty() || !strict.clashedWith().isEmpty() ? strict : form, model);
     }
 

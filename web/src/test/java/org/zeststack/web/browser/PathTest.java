@@ -206,8 +206,8 @@ public class PathTest {
         hand = app.page();
         signIn(hand, "bo");
         hand.navigate("/bench");
-        hand.click(".done-form button");
-        assertThat(hand.locator(".work h1")).hasText("Cook Test caramel");
+        done("Warm cream, sugar, syrup and butter together until all sugar is dissolved");
+        done("Cook Test caramel");
         assertThat(owner.locator(".work h1")).hasText("Cook Test caramel");
         hand.click("text=Start reading");
         hand.fill("#celsius", "sticky");
@@ -233,6 +233,8 @@ public class PathTest {
         Bench bench = app.bean(Bench.class);
         assertEquals(bench.readingsOf(1).values().iterator().next().size(), 5);
         hand.click("text=The pot is off the heat");
+        done("Off the heat, stir in salt and flavours");
+        done("Weigh back Test caramel");
         hand.fill("#grams", "115");
         hand.click(".done-form button");
         assertThat(hand.locator("[data-fault=grams]")).containsText("planned are");
@@ -246,7 +248,17 @@ public class PathTest {
                 .finishedGrams();
         hand.fill("#grams", String.valueOf(Math.round(planned)));
         hand.click(".done-form button >> nth=-1");
+        assertThat(hand.locator(".work h1")).hasText("Pour out and cover");
+        assertThat(hand.locator(".how")).containsText("Then wait 60\u202fmin to 16\u202fh; hands are free meanwhile");
+        assertThat(hand.locator("p.caution")).containsText("far above 100 °C");
+        hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText(Pattern.compile("Temper .*"));
+    }
+
+    /** Ticks the step off; the next one is on the screen. */
+    private void done(String next) {
+        hand.click(".done-form button");
+        assertThat(hand.locator(".work h1")).hasText(next);
     }
 
     @Test(dependsOnMethods = "cookWithTwoDevicesWatching")
@@ -301,9 +313,12 @@ public class PathTest {
         hand.fill("#tareGrams", "20");
         hand.click("text=Weigh in");
         assertThat(hand.locator("[data-fault=grossGrams]")).containsText("above the tare");
-        hand.click(".done-form button");
-        assertThat(hand.locator(".work h1")).hasText("Close the backs");
-        hand.click(".done-form button");
+        done("Let it set");
+        done("Temper Dark couverture 62 % again");
+        done("Close the backs");
+        done("Chill");
+        done("Invert and release");
+        done("Release and count");
     }
 
     @Test(dependsOnMethods = "weighInAgainstTheWindow")

@@ -121,6 +121,68 @@ public class RunPageTest {
         assertThat(page.locator("[data-live=scaled]")).containsText("Shared caramel");
     }
 
+    /** A step of a bar and of a formula is changed by hand: the next run shows it, on sheet and bench, and the old run does not. */
+    @Test
+    public void whatIsWrittenInAMethodIsWorked() {
+        long caramel = formula(
+                "Stepped caramel",
+                Family.CARAMEL,
+                115.0,
+                Finish.PLAIN,
+                new FormulaLine("sugar", 500, Role.POT),
+                new FormulaLine("glucose-syrup-42", 300, Role.POT),
+                new FormulaLine("cream-35", 400, Role.POT));
+        long id = keep("bars", "Stepped bar", bar(BarLayer.rest(LayerKind.FILLING, "formula:" + caramel + ":1")));
+        plan(id, "20");
+        assertThat(page.locator(".sheet-steps")).containsText("Close with tempered couverture and scrape");
+        page.click("text=Start: freeze this sheet");
+        String old = page.url();
+
+        page.navigate("/formulas/" + caramel);
+        page.click("text=Add the family's usual method");
+        page.fill("[name='step.0.action']", "Melt it my own way");
+        page.fill("[name='step.0.caution']", "Mind the copper handle");
+        page.click("[data-row='0'] summary");
+        page.fill("[name='step.0.restLeast']", "2 h");
+        page.fill("[name=why]", "own way");
+        page.click("text=Keep version");
+        page.navigate("/bars/" + id);
+        assertThat(page.locator("[data-row='1'].layer-row")).containsText("Version 2 is the one that is made.");
+        page.click("text=Take version 2");
+        assertThat(page.locator("[name='layer.1.ingredient']")).hasValue("Stepped caramel, version 2");
+        assertThat(page.locator(".made-instead")).hasCount(0);
+        page.click("text=steps of the build");
+        String back =
+                page.locator(".steps-table tr:has(.does:has-text('lay back'))").getAttribute("data-row");
+        page.fill("[name='step." + back + ".action']", "Close them by brush");
+        page.fill("[name='step." + back + ".caution']", "Hot lamp");
+        page.click("[data-row='" + back + "'].step summary");
+        page.fill("[name='step." + back + ".restGreatest']", "90");
+        page.fill("[name=why]", "own steps");
+        page.click("text=Keep version");
+        assertThat(page.locator(".versions")).containsText("own steps");
+
+        plan(id, "20");
+        for (String told : List.of(
+                "Melt it my own way",
+                "Mind the copper handle",
+                "at least 2\u202fh",
+                "Close them by brush",
+                "Hot lamp")) {
+            assertThat(page.locator(".sheet-steps")).containsText(told);
+        }
+        page.click("text=Start: freeze this sheet");
+        page.click(".steps >> text=Melt it my own way");
+        assertThat(page.locator("p.caution")).hasText("Mind the copper handle");
+        page.click(".steps >> text=Close the backs");
+        assertThat(page.locator(".how")).containsText("Close them by brush");
+        assertThat(page.locator(".how")).containsText("at most 90\u202fmin");
+        page.navigate(old);
+        page.click(".steps >> text=Close the backs");
+        assertThat(page.locator(".how")).containsText("Close with tempered couverture and scrape");
+        assertThat(page.locator(".how")).not().containsText("brush");
+    }
+
     @Test
     public void aFormulaKeepsTheMeasuresItWasWrittenIn() {
         Formula cups = new Formula(

@@ -1,0 +1,158 @@
+package org.zeststack.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.util.regex.Pattern;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.web.TestApp;
+
+/** What is typed into a design and not saved comes back; what is new exists once it is saved. */
+public class KeepingTest {
+
+    private static final String SHELL = "[name='layer.0.amount']";
+
+    private TestApp app;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    /** Gives the page's script the moment that it waits for a pause in typing. */
+    private static void pause(Page page) {
+        page.waitForTimeout(600);
+    }
+
+    @Test
+    public void whatWasTypedBeforeTheTabWasClosedComesBack() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/4");
+        String saved = page.inputValue(SHELL);
+        page.fill(SHELL, "1.9");
+        pause(page);
+        Page other = page.context().newPage();
+        page.close();
+        other.navigate("/bars");
+        assertThat(other.locator(".unsaved")).containsText("Typed here and not saved: Lantern");
+        other.click(".unsaved a");
+        assertThat(other.locator(SHELL)).hasValue("1.9");
+        assertThat(other.locator(".unsaved")).containsText("and did not save is back");
+        other.click("text=Take what is saved");
+        assertThat(other.locator(SHELL)).hasValue(saved);
+        assertThat(other.locator(".unsaved")).hasCount(0);
+        other.navigate("/bars");
+        assertThat(other.locator(".unsaved")).hasCount(0);
+    }
+
+    /** Rows that were added come back too, and an ingredient that nobody knows stands as it was typed. */
+    @Test
+    public void anUnknownIngredientStaysAsItWasTyped() {
+        Page page = app.signedIn("runa");
+        page.navigate("/formulas/3");
+        page.fill("#quick", "2 cups moonflower dust");
+        page.click("button[value=add]");
+        String last = page.locator("#lines [name$='.ingredient']").nth(5).getAttribute("name");
+        assertThat(page.locator("[name='" + last + "']")).hasValue(Pattern.compile(".*moonflower dust.*"));
+        page.click("text=Save the draft");
+        assertThat(page.locator("#lines")).containsText(Pattern.compile("store room|Choose"));
+        page.navigate("/formulas/1");
+        page.navigate("/formulas/3");
+        assertThat(page.locator("[name='" + last + "']")).hasValue(Pattern.compile(".*moonflower dust.*"));
+        assertThat(page.locator(".unsaved")).containsText("is back");
+        page.click("text=Take what is saved");
+        assertThat(page.locator("[name$='.ingredient'] >> nth=5")).hasValue("");
+    }
+
+    @Test
+    public void aServerThatIsGoneWhileSomebodyTypesLosesNothing() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/16");
+        page.route("**/bars/16/**", Route::abort);
+        page.route("**/bars/16", Route::abort);
+        page.fill("[name='layer.1.amount']", "11.5");
+        pause(page);
+        page.click("text=Save the draft");
+        page.waitForTimeout(300);
+        page.unrouteAll();
+        page.navigate("/bars/16");
+        assertThat(page.locator("[name='layer.1.amount']")).hasValue("11.5");
+        page.click("text=Save the draft");
+        assertThat(page.locator("[name='layer.1.amount']")).hasValue("11.5");
+        assertThat(page.locator(".unsaved")).hasCount(0);
+        page.navigate("/bars");
+        assertThat(page.locator(".unsaved")).hasCount(0);
+    }
+
+    /** What another person saved meanwhile is not written over without a word. */
+    @Test
+    public void whereSomebodySavedMeanwhileThePersonDecides() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/17");
+        String amount = "[name='layer.1.amount']";
+        page.fill(amount, "6.25");
+        pause(page);
+        Page away = app.signedIn("runa");
+        away.navigate("/bars/17");
+        away.fill(amount, "5.5");
+        away.click("text=Save the draft");
+        assertThat(away.locator("[name=lock]")).not().hasValue("0");
+        page.reload();
+        assertThat(page.locator(amount)).hasValue("5.5");
+        assertThat(page.locator(".unsaved")).containsText("It was saved since you typed here");
+        page.click("text=Bring back what I typed");
+        assertThat(page.locator(amount)).hasValue("6.25");
+    }
+
+    @Test
+    public void aNewFormulaOrBarExistsOnceItIsSaved() {
+        Page page = app.signedIn("runa");
+        page.navigate("/formulas");
+        int formulas = page.locator("tbody tr").count();
+        page.click("text=Write a new formula");
+        page.navigate("/formulas");
+        assertEquals(page.locator("tbody tr").count(), formulas, "looking leaves nothing behind");
+        assertThat(page.locator(".unsaved")).hasCount(0);
+        page.click("text=Write a new formula");
+        page.fill("[name='line.0.ingredient']", "sugar");
+        page.fill("[name='line.0.grams']", "100");
+        page.fill("#stopCelsius", "");
+        page.click("text=Save the draft");
+        assertThat(page.locator("#fault-name")).not().hasText("");
+        assertThat(page.locator("[name='line.0.grams']")).hasValue("100");
+        page.fill("#name", "Plain sugar");
+        page.click("text=Save the draft");
+        assertThat(page).hasURL(Pattern.compile("/formulas/[1-9][0-9]*$"));
+        page.navigate("/formulas");
+        assertEquals(page.locator("tbody tr").count(), formulas + 1);
+        assertThat(page.locator(".unsaved")).hasCount(0);
+
+        page.navigate("/bars");
+        int bars = page.locator("tbody tr").count();
+        page.click("text=Draw a new bar");
+        page.click("text=Draw it");
+        assertThat(page.locator("#name")).hasValue("");
+        page.fill(SHELL, "1.7");
+        pause(page);
+        page.navigate("/bars");
+        assertEquals(page.locator("tbody tr").count(), bars);
+        page.click(".unsaved a");
+        assertThat(page.locator(SHELL)).hasValue("1.7");
+        page.fill("#name", "Drawn twice");
+        page.click("text=Save the draft");
+        assertThat(page).hasURL(Pattern.compile("/bars/[1-9][0-9]*$"));
+        assertThat(page.locator(SHELL)).hasValue("1.7");
+        page.navigate("/bars");
+        assertEquals(page.locator("tbody tr").count(), bars + 1);
+        assertThat(page.locator(".unsaved")).hasCount(0);
+    }
+}
