@@ -115,6 +115,7 @@ public class SecurityTest {
             {"/formulas/0", 403, 403, 400},
             {"/formulas/1", 403, 403, 400},
             {"/bars/4", 403, 403, 400},
+            {"/bars/99/archive", 403, 403, 404},
             {"/runs", 403, 403, 400},
             {"/runs/5/start", 403, 302, 302},
             {"/workshop/place", 403, 403, 400},

@@ -23,12 +23,21 @@ public interface Designs<T> {
 
     /**
      * A line of a list: the draft's name, the newest version's number and the chosen one's, 0 where there is none.
+     *
+     * @param archived who put it aside and when; null where nobody did
      */
-    record Listed(long id, String name, int newest, int current, Stamp stamp) {}
+    record Listed(long id, String name, int newest, int current, Stamp stamp, Stamp archived) {}
 
     long create(String name, T draft, Stamp stamp);
 
+    /** All of them, archived ones too. */
     List<Listed> list();
+
+    /** Puts a design aside, or takes it back; false if there is none. What it is used in still finds it. */
+    boolean archive(long id, boolean aside, Stamp stamp);
+
+    /** Who put it aside and when; empty where nobody did. */
+    Optional<Stamp> archived(long id);
 
     Optional<Saved<T>> draft(long id);
 
@@ -43,7 +52,7 @@ public interface Designs<T> {
     /** All versions of one design, newest first. */
     List<Version<T>> versions(long id);
 
-    /** The version to be made of every design that has one, in one query: the chosen one, else the newest. */
+    /** The version to be made of every design that has one and is not archived, in one query: the chosen one, else the newest. */
     List<Version<T>> current();
 
     /** Number of the version to be made; 0 where there is none. */

@@ -58,7 +58,14 @@ class JooqDesigns<T> implements Designs<T> {
         var newest = DSL.coalesce(DSL.max(DESIGN_VERSION.NUMBER), 0);
         var current = DSL.coalesce(DESIGN.CURRENT_VERSION, newest);
         return db.select(
-                        DESIGN.ID, DESIGN_DRAFT.NAME, newest, current, DESIGN_DRAFT.CHANGED_BY, DESIGN_DRAFT.CHANGED_AT)
+                        DESIGN.ID,
+                        DESIGN_DRAFT.NAME,
+                        newest,
+                        current,
+                        DESIGN_DRAFT.CHANGED_BY,
+                        DESIGN_DRAFT.CHANGED_AT,
+                        DESIGN.ARCHIVED_BY,
+                        DESIGN.ARCHIVED_AT)
                 .from(DESIGN)
                 .join(DESIGN_DRAFT)
                 .on(DESIGN_DRAFT.DESIGN.eq(DESIGN.ID))
@@ -72,7 +79,33 @@ class JooqDesigns<T> implements Designs<T> {
                         r.get(DESIGN_DRAFT.NAME),
                         r.get(newest),
                         r.get(current),
-                        stamp(r.get(DESIGN_DRAFT.CHANGED_BY), r.get(DESIGN_DRAFT.CHANGED_AT))));
+                        stamp(r.get(DESIGN_DRAFT.CHANGED_BY), r.get(DESIGN_DRAFT.CHANGED_AT)),
+                        aside(r)));
+    }
+
+    @Override
+    public boolean archive(long id, boolean aside, Stamp stamp) {
+        return db.update(DESIGN)
+                        .set(DESIGN.ARCHIVED_BY, aside ? stamp.by() : null)
+                        .set(DESIGN.ARCHIVED_AT, aside ? utc(stamp) : null)
+                        .where(DESIGN.ID.eq(id))
+                        .and(DESIGN.KIND.eq(kind))
+                        .execute()
+                == 1;
+    }
+
+    @Override
+    public Optional<Stamp> archived(long id) {
+        return db.select(DESIGN.ARCHIVED_BY, DESIGN.ARCHIVED_AT)
+                .from(DESIGN)
+                .where(DESIGN.ID.eq(id))
+                .and(DESIGN.KIND.eq(kind))
+                .fetchOptional(JooqDesigns::aside);
+    }
+
+    private static Stamp aside(Record r) {
+        String by = r.get(DESIGN.ARCHIVED_BY);
+        return by == null ? null : stamp(by, r.get(DESIGN.ARCHIVED_AT));
     }
 
     @Override
@@ -158,9 +191,11 @@ class JooqDesigns<T> implements Designs<T> {
                 .from(other)
                 .where(other.DESIGN.eq(DESIGN_VERSION.DESIGN))
                 .and(other.NUMBER.gt(DESIGN_VERSION.NUMBER)));
-        return versions(DESIGN.CURRENT_VERSION
-                .eq(DESIGN_VERSION.NUMBER)
-                .or(DESIGN.CURRENT_VERSION.isNull().and(newest)));
+        return versions(DESIGN.ARCHIVED_AT
+                .isNull()
+                .and(DESIGN.CURRENT_VERSION
+                        .eq(DESIGN_VERSION.NUMBER)
+                        .or(DESIGN.CURRENT_VERSION.isNull().and(newest))));
     }
 
     @Override

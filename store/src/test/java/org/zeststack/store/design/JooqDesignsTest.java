@@ -1,12 +1,14 @@
 package org.zeststack.store.design;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static org.zeststack.store.schema.Tables.DESIGN_VERSION;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
@@ -66,6 +68,25 @@ public class JooqDesignsTest {
         expectThrows(DataAccessException.class, () -> db.update(DESIGN_VERSION)
                 .set(DESIGN_VERSION.WHY, "rewritten")
                 .execute());
+    }
+
+    @Test
+    public void whatIsPutAsideIsLeftOutOfChoicesAndFoundByWhatUsesIt() {
+        long id = formulas.create("old toffee", caramel(100), STAMP);
+        formulas.keepVersion(id, 0, "first", STAMP);
+        assertEquals(formulas.archived(id), Optional.empty());
+        assertTrue(formulas.archive(id, true, STAMP));
+        assertEquals(formulas.archived(id), Optional.of(STAMP));
+        assertTrue(formulas.current().stream().noneMatch(v -> v.design() == id), "no choice any more");
+        assertTrue(formulas.version(id, 1).isPresent(), "what is made of it still finds it");
+        Designs.Listed listed =
+                formulas.list().stream().filter(l -> l.id() == id).findFirst().orElseThrow();
+        assertEquals(listed.archived(), STAMP);
+        assertTrue(formulas.archive(id, false, STAMP));
+        assertTrue(formulas.current().stream().anyMatch(v -> v.design() == id), "and is one again");
+        assertEquals(formulas.archived(id), Optional.empty());
+        assertFalse(new DesignStores().bars(db).archive(id, true, STAMP), "a formula is no bar");
+        assertFalse(formulas.archive(9_999_999, true, STAMP));
     }
 
     @Test

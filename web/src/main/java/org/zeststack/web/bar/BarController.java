@@ -31,6 +31,7 @@ import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Bars: the list, a new one in three choices, the cross-section as the control, the versions. */
@@ -64,7 +65,11 @@ class BarController {
 
     @GetMapping("/bars")
     String list(Model model) {
-        model.addAttribute("bars", bars.list());
+        List<Designs.Listed> all = bars.list();
+        model.addAttribute(
+                "bars", all.stream().filter(d -> d.archived() == null).toList());
+        model.addAttribute(
+                "archived", all.stream().filter(d -> d.archived() != null).toList());
         return "bar/list";
     }
 
@@ -136,7 +141,18 @@ class BarController {
         model.addAttribute("stepRows", MethodFields.rows(form));
         model.addAttribute("stepNotes", MethodFields.notes(form));
         model.addAttribute("versions", bars.versions(id));
+        model.addAttribute("aside", bars.archived(id).orElse(null));
         return "bar/bar";
+    }
+
+    /** Puts it aside, or takes it back. */
+    @PostMapping("/bars/{id}/archive")
+    String archive(
+            @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
+        if (!bars.archive(id, back.isEmpty(), desk.stamp(me))) {
+            throw Trouble.missing("This bar");
+        }
+        return back.isEmpty() ? "redirect:/bars" : "redirect:/bars/" + id;
     }
 
     @PostMapping("/bars/{id}/compute")

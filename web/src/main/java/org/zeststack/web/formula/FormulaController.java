@@ -68,7 +68,11 @@ class FormulaController {
 
     @GetMapping("/formulas")
     String list(Model model) {
-        model.addAttribute("formulas", formulas.list());
+        List<Designs.Listed> all = formulas.list();
+        model.addAttribute(
+                "formulas", all.stream().filter(d -> d.archived() == null).toList());
+        model.addAttribute(
+                "archived", all.stream().filter(d -> d.archived() != null).toList());
         return "formula/list";
     }
 
@@ -103,6 +107,7 @@ class FormulaController {
         model.addAttribute("vessels", scaling.vessels());
         model.addAttribute("schools", schools(form));
         model.addAttribute("versions", formulas.versions(id));
+        model.addAttribute("aside", formulas.archived(id).orElse(null));
         model.addAttribute("current", id == DesignDesk.NEW ? 0 : formulas.currentNumber(id));
         model.addAttribute("offers", runsMade.offers(id, form));
         return "formula/formula";
@@ -120,6 +125,16 @@ class FormulaController {
         } catch (IllegalArgumentException e) {
             return List.of();
         }
+    }
+
+    /** Puts it aside, or takes it back. */
+    @PostMapping("/formulas/{id}/archive")
+    String archive(
+            @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
+        if (!formulas.archive(id, back.isEmpty(), desk.stamp(me))) {
+            throw Trouble.missing("This formula");
+        }
+        return back.isEmpty() ? "redirect:/formulas" : "redirect:/formulas/" + id;
     }
 
     @PostMapping("/formulas/{id}/compute")

@@ -47,7 +47,7 @@ public class Shelf {
         IngredientTable table = table();
         Map<String, String> own = new LinkedHashMap<>();
         formulas.list().stream()
-                .filter(f -> f.current() > 0)
+                .filter(f -> f.current() > 0 && f.archived() == null)
                 .forEach(f -> own.put(f.name(), new FormulaLink(f.id(), f.current()).text()));
         Read now = read;
         if (now.table != table || !now.own.equals(own)) {

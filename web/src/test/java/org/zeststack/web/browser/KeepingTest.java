@@ -113,6 +113,33 @@ public class KeepingTest {
         assertThat(page.locator(amount)).hasValue("6.25");
     }
 
+    /** Lists and choices leave out what is put aside; its old runs and its page stand. */
+    @Test
+    public void whatIsArchivedComesBack() {
+        Page page = app.signedIn("runa");
+        page.navigate("/bars/5");
+        page.click("text=Archive");
+        assertThat(page.locator("h1")).hasText("Bars");
+        assertThat(page.locator("table.ruled >> nth=0")).not().containsText("Quay");
+        page.navigate("/runs");
+        assertThat(page.locator("#bar")).not().containsText("Quay");
+        page.navigate("/runs/5");
+        assertThat(page.locator("h1")).containsText("Quay");
+        page.navigate("/ledger/2");
+        assertThat(page.locator("main")).containsText("Quay");
+        page.navigate("/bars/5");
+        assertThat(page.locator(".aside")).containsText("Archived by Runa");
+        page.navigate("/bars");
+        page.click("text=archived: 1");
+        page.click("text=Bring it back");
+        assertThat(page.locator("#name")).hasValue("Quay");
+        page.navigate("/runs");
+        assertThat(page.locator("#bar")).containsText("Quay");
+        Page viewer = app.signedIn("ilse");
+        viewer.navigate("/bars/5");
+        assertThat(viewer.locator(".aside")).hasCount(0);
+    }
+
     @Test
     public void aNewFormulaOrBarExistsOnceItIsSaved() {
         Page page = app.signedIn("runa");
