@@ -41,6 +41,9 @@ public interface Designs<T> {
 
     Optional<Saved<T>> draft(long id);
 
+    /** Every draft, in one query. */
+    List<Saved<T>> drafts();
+
     /** Saves a draft; throws {@link org.zeststack.store.StaleEdit} if {@code lock} is not the current one. */
     void saveDraft(long id, String name, T draft, int lock, Stamp stamp);
 

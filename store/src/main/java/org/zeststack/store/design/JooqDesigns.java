@@ -110,7 +110,17 @@ class JooqDesigns<T> implements Designs<T> {
 
     @Override
     public Optional<Saved<T>> draft(long id) {
+        return drafts(DESIGN.ID.eq(id)).stream().findFirst();
+    }
+
+    @Override
+    public List<Saved<T>> drafts() {
+        return drafts(DSL.noCondition());
+    }
+
+    private List<Saved<T>> drafts(Condition which) {
         return db.select(
+                        DESIGN.ID,
                         DESIGN_DRAFT.NAME,
                         DESIGN_DRAFT.CONTENT,
                         DESIGN_DRAFT.LOCK_VERSION,
@@ -119,10 +129,14 @@ class JooqDesigns<T> implements Designs<T> {
                 .from(DESIGN_DRAFT)
                 .join(DESIGN)
                 .on(DESIGN.ID.eq(DESIGN_DRAFT.DESIGN))
-                .where(DESIGN.ID.eq(id))
+                .where(which)
                 .and(DESIGN.KIND.eq(kind))
-                .fetchOptional(r -> new Saved<>(
-                        id, r.value1(), StoredJson.read(r.value2(), type), r.value3(), stamp(r.value4(), r.value5())));
+                .fetch(r -> new Saved<>(
+                        r.value1(),
+                        r.value2(),
+                        StoredJson.read(r.value3(), type),
+                        r.value4(),
+                        stamp(r.value5(), r.value6())));
     }
 
     @Override

@@ -62,6 +62,7 @@ class JooqRuns implements Runs {
     public List<Brief> brief(List<Run.Status> states) {
         return db.select(
                         RUN.ID,
+                        RUN.BAR,
                         RUN.BAR_NAME,
                         RUN.BAR_VERSION,
                         RUN.PLANNED_FOR,
@@ -78,9 +79,10 @@ class JooqRuns implements Runs {
                         r.value3(),
                         r.value4(),
                         r.value5(),
-                        Run.Status.valueOf(r.value6()),
-                        instant(r.value7()),
-                        instant(r.value8())));
+                        r.value6(),
+                        Run.Status.valueOf(r.value7()),
+                        instant(r.value8()),
+                        instant(r.value9())));
     }
 
     private static List<String> names(List<Run.Status> states) {

@@ -30,9 +30,14 @@ public interface Runs {
 
     Optional<Run> find(long id);
 
-    /** A run by name only, for the path and for lists. */
+    /**
+     * A run by name only, for the path and for lists.
+     *
+     * @param bar the design that it makes
+     */
     record Brief(
             long id,
+            long bar,
             String barName,
             int barVersion,
             LocalDate plannedFor,

@@ -44,6 +44,7 @@ class BarController {
     private final BarPage page;
     private final BarActs acts;
     private final NewBar newBar;
+    private final BarList list;
     private final DesignDesk desk;
 
     BarController(
@@ -53,6 +54,7 @@ class BarController {
             BarPage page,
             BarActs acts,
             NewBar newBar,
+            BarList list,
             DesignDesk desk) {
         this.bars = bars;
         this.workshop = workshop;
@@ -60,14 +62,25 @@ class BarController {
         this.page = page;
         this.acts = acts;
         this.newBar = newBar;
+        this.list = list;
         this.desk = desk;
     }
 
     @GetMapping("/bars")
-    String list(Model model) {
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "NAME") BarList.By by,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
         List<Designs.Listed> all = bars.list();
-        model.addAttribute(
-                "bars", all.stream().filter(d -> d.archived() == null).toList());
+        List<Designs.Listed> kept =
+                all.stream().filter(d -> d.archived() == null).toList();
+        model.addAttribute("any", !kept.isEmpty());
+        model.addAttribute("q", q);
+        model.addAttribute("by", by);
+        model.addAttribute("bys", BarList.By.values());
+        model.addAttribute("part", list.of(kept, q, by, page));
+        model.addAttribute("currency", workshop.surroundings().currency());
         model.addAttribute(
                 "archived", all.stream().filter(d -> d.archived() != null).toList());
         return "bar/list";

@@ -132,6 +132,11 @@ public class BarWorkings {
         return Material.of(named, finished, balance, price);
     }
 
+    /** A draft whose mould was read with the others'; empty where it cannot be computed. */
+    Optional<BarStack> drafted(Bar bar, Map<Long, Saved<Mould>> moulds) {
+        return stack(bar, mould -> Optional.ofNullable(moulds.get(mould)));
+    }
+
     /** A kept version computed with today's mould; empty where it cannot be. */
     public Optional<BarStack> version(long id, int number) {
         return version(id, number, workshop::mould);
@@ -152,8 +157,12 @@ public class BarWorkings {
             kept = found.get();
             versions.put(id + ":" + number, kept);
         }
+        return stack(kept, moulds);
+    }
+
+    private Optional<BarStack> stack(Bar bar, LongFunction<Optional<Saved<Mould>>> moulds) {
         try {
-            return Optional.of(work(kept, mould(kept, moulds)).stack());
+            return Optional.of(work(bar, mould(bar, moulds)).stack());
         } catch (InvalidInput | Refusal cannot) {
             return Optional.empty();
         }

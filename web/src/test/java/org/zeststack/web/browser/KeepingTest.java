@@ -2,6 +2,7 @@ package org.zeststack.web.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
@@ -138,6 +139,28 @@ public class KeepingTest {
         Page viewer = app.signedIn("ilse");
         viewer.navigate("/bars/5");
         assertThat(viewer.locator(".aside")).hasCount(0);
+    }
+
+    @Test
+    public void theListShowsEveryBarAndFindsSome() {
+        Page page = app.signedIn("ilse");
+        page.navigate("/bars");
+        int all = page.locator(".bars-list tbody tr").count();
+        assertTrue(all >= 7, all + " bars");
+        assertThat(page.locator(".bars-list tbody svg")).hasCount(all);
+        // The lantern is 31.0 mm wide at its opening; a hairline of 0.2 mm stands on each side.
+        assertThat(page.locator("tr:has-text('Lantern') svg")).hasAttribute("width", "31.4mm");
+        assertThat(page.locator("tr:has-text('Lantern')")).containsText("on the bench");
+        assertThat(page.locator("tr:has-text('Lantern') .worst")).containsText("Honey is in it");
+        page.fill("#q", "SLAB");
+        page.selectOption("#by", "CHANGED");
+        page.click("text=Show");
+        assertThat(page.locator(".bars-list tbody tr")).hasCount(1);
+        assertThat(page.locator("#q")).hasValue("SLAB");
+        page.fill("#q", "<b>no such</b>");
+        page.click("text=Show");
+        assertThat(page.locator("main")).containsText("No bar is called so.");
+        assertThat(page.locator("#q")).hasValue("<b>no such</b>");
     }
 
     @Test
