@@ -4,7 +4,9 @@ import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.zeststack.core.bar.LayerKind;
@@ -33,6 +35,7 @@ final class StepList {
     private final RunSheet.Moulds moulds;
     private final List<RunSheet.FormulaBatch> left;
     private final List<BenchStep> steps = new ArrayList<>();
+    private final Set<String> begun = new HashSet<>();
 
     private StepList(
             RunOrder order,
@@ -230,14 +233,15 @@ final class StepList {
                 .findFirst()
                 .orElseThrow();
         StackLayer layer = order.bar().layer(BuildSteps.layerKey(step)).orElseThrow();
-        boolean again = steps.stream()
-                .anyMatch(s -> s.kind() == StepKind.TEMPER && s.component().equals(batch.key()));
         boolean foot = layer.kind() == LayerKind.FOOT;
+        boolean again = !foot && !begun.add(of);
         double melt = foot ? onCarriers(layer) : batch.meltGrams() - feetOf(of);
         String id = batch.key() + (again || foot ? ":" + step.part() : "");
         if (step.does() == Act.MELT) {
-            String warm = "Melt %s g gently, at most 45 °C.".formatted(fixed(melt, 0));
-            add("melt:" + id, StepKind.CLOSE, batch.key(), "", "Melt " + batch.name(), warm, step);
+            String warm =
+                    again ? "Gently, at most 45 °C." : "Melt %s g gently, at most 45 °C.".formatted(fixed(melt, 0));
+            String name = "Melt " + batch.name() + (again ? " again" : "");
+            add("melt:" + id, StepKind.CLOSE, batch.key(), "", name, warm, step);
             return;
         }
         TemperWindow window = TemperWindow.of(batch.kind());

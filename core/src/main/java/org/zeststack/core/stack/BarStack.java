@@ -114,20 +114,24 @@ public final class BarStack {
 
     /**
      * Whether what a layer is laid of comes from a bowl of melted couverture or compound: chocolate or compound that is laid, and
-     * whatever fat mass a piece is coated with; not what is only strewn, and no formula, which has steps of its own.
+     * whatever fat mass the piece is coated with; not what is only strewn, and no formula, which has steps of its own.
      */
     public boolean melted(StackLayer layer, String of) {
         Material material = parts.materials().get(of);
-        boolean taken = layer.design().of().equals(of)
-                || layer.design().mix() != null && layer.design().mix().of().equals(of);
-        if (!taken || material.family() != null) {
+        boolean strewn = layer.kind() == LayerKind.INCLUSION
+                || layer.kind() == LayerKind.TOPPING
+                || layer.kind() == LayerKind.INSERT;
+        if (strewn || !takes(layer, of) || material.family() != null) {
             return false;
         }
-        return material.isChocolate() || material.compound()
-                ? layer.kind() != LayerKind.INCLUSION
-                        && layer.kind() != LayerKind.TOPPING
-                        && layer.kind() != LayerKind.INSERT
-                : layer.kind() == LayerKind.COAT && material.melts(bounds());
+        return material.isChocolate()
+                || material.compound()
+                || material.melts(bounds()) && all(LayerKind.COAT).stream().anyMatch(coat -> takes(coat, of));
+    }
+
+    private static boolean takes(StackLayer layer, String of) {
+        BarLayer.Mix mix = layer.design().mix();
+        return layer.design().of().equals(of) || mix != null && mix.of().equals(of);
     }
 
     public double pieceGrams() {

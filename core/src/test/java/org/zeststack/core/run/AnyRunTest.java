@@ -227,6 +227,7 @@ public class AnyRunTest {
                     .count();
             isLaid(planned, where);
             isOnTheList(sheet, where);
+            isWorked(sheet, where);
         }
         Reporter.log(RUNS + " runs close; formulas that are a layer and in another one: " + both, true);
         assertTrue(both > RUNS / 25, "the generator makes what the rule is about: " + both);
@@ -312,6 +313,44 @@ public class AnyRunTest {
     }
 
     /** A bench whose truth is known: every pot, every piece and what stays behind. The account must find the last by itself. */
+    /** Every formula is weighed out, made and weighed back, parts first; every layer is laid, its formula made and its bowl melted before. */
+    private static void isWorked(RunSheet sheet, String where) {
+        List<RunSheet.BenchStep> steps = sheet.steps();
+        List<String> ids = steps.stream().map(RunSheet.BenchStep::id).toList();
+        assertEquals(ids.stream().distinct().count(), (long) ids.size(), where + " " + ids);
+        for (RunSheet.FormulaBatch batch : sheet.formulas()) {
+            int out = ids.indexOf("weigh:" + batch.key());
+            int back = ids.indexOf("mix:" + batch.key());
+            assertTrue(out >= 0 && out < back, where + " " + batch.name());
+            assertEquals(ids.contains("cook:" + batch.key()), batch.cooked() || batch.byEye(), where);
+            for (RunSheet.FormulaBatch user : sheet.formulas()) {
+                boolean part = batch.taken().containsKey(user.name());
+                assertTrue(!part || back < ids.indexOf("weigh:" + user.key()), where + " " + batch.name());
+            }
+        }
+        for (RunSheet.LayerTarget layer : sheet.layers()) {
+            List<Integer> laid = java.util.stream.IntStream.range(0, steps.size())
+                    .filter(i -> steps.get(i).layer().equals(layer.key()))
+                    .boxed()
+                    .toList();
+            assertEquals(laid.size(), 1, where + " " + layer.key());
+            for (String component : List.of(layer.component(), layer.mixed())) {
+                boolean made = sheet.formula(component).isPresent();
+                boolean bowl = sheet.couverture(component).isPresent() && !strewn(layer);
+                boolean before = steps.subList(0, laid.get(0)).stream()
+                        .anyMatch(s -> s.component().equals(component)
+                                && (s.kind() == RunSheet.StepKind.MIX
+                                        || s.kind() == RunSheet.StepKind.TEMPER
+                                        || s.id().startsWith("melt:")));
+                assertTrue(!(made || bowl) || before, where + " " + layer.key() + " of " + component);
+            }
+        }
+    }
+
+    private static boolean strewn(RunSheet.LayerTarget layer) {
+        return List.of("INCLUSION", "TOPPING", "INSERT").contains(layer.kind());
+    }
+
     @Test
     public void theLedgerOfASimulatedBenchCloses() {
         SplittableRandom random = new SplittableRandom(52);

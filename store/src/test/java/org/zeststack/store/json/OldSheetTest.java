@@ -5,6 +5,8 @@ import static org.testng.Assert.assertTrue;
 
 import org.jooq.JSONB;
 import org.testng.annotations.Test;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.run.RunSheet;
 
 /** Parts of sheets as earlier releases froze them: they are read, and say the same. */
@@ -44,5 +46,20 @@ public class OldSheetTest {
                         """), RunSheet.LayerTarget.class);
         assertEquals(target.perPiece(), Integer.valueOf(1));
         assertEquals(target.shareOf("formula-1-v1"), 1.0);
+    }
+
+    /** Sheets frozen before methods were worked: their steps have figures only, and their formula is weighed where it is cooked. */
+    @Test
+    public void stepsWithoutAMethodAreReadAsTheyStand() {
+        RunSheet.BenchStep step = StoredJson.read(JSONB.valueOf("""
+                {"id": "cook:formula-1-v1", "kind": "COOK", "component": "formula-1-v1", "layer": "", "title": "Cook caramel",
+                 "detail": "Take the pot off at 117 °C on the probe. Then weigh it.", "caution": "burns"}"""), RunSheet.BenchStep.class);
+        assertEquals(step.how(), new MethodStep("", "", ""));
+        assertEquals(step.how().does(), Act.HAND);
+        MethodStep told = StoredJson.read(
+                JSONB.valueOf("{\"action\": \"Boil\", \"cue\": \"118 °C\", \"caution\": \"hot\"}"), MethodStep.class);
+        assertEquals(told, new MethodStep("Boil", "118 °C", "hot"));
+        MethodStep cooks = told.doing(Act.COOK, "");
+        assertEquals(StoredJson.read(StoredJson.write(cooks), MethodStep.class), cooks, "and kept anew");
     }
 }

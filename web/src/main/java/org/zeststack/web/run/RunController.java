@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,8 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.formula.YieldUnknown;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.BenchEntry;
+import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
@@ -80,9 +83,23 @@ class RunController {
     private String list(Model model, FormInput form) {
         model.addAttribute("form", form);
         model.addAttribute("runs", runs.brief(List.of(Run.Status.values())));
+        model.addAttribute("next", next());
         model.addAttribute("bars", bars.current());
         model.addAttribute("thermometers", workshop.thermometers());
         return "run/list";
+    }
+
+    /** What comes next in every run under way. */
+    private Map<Long, String> next() {
+        List<Run> started = runs.list(List.of(Run.Status.STARTED));
+        Map<Long, List<BenchEntry>> entries =
+                bench.entriesOf(started.stream().map(Run::id).toList());
+        Map<Long, String> next = new HashMap<>();
+        for (Run run : started) {
+            BenchState state = BenchState.of(run.sheet().orElseThrow(), entries.getOrDefault(run.id(), List.of()));
+            next.put(run.id(), state.next().map(RunSheet.BenchStep::title).orElse("Close the run"));
+        }
+        return next;
     }
 
     @PostMapping("/runs")

@@ -157,6 +157,10 @@ public class KeepingTest {
         page.click("text=Show");
         assertThat(page.locator(".bars-list tbody tr")).hasCount(1);
         assertThat(page.locator("#q")).hasValue("SLAB");
+        page.navigate("/runs");
+        assertThat(page.locator("tr:has-text('on the bench')")).containsText("Cook Burnt-honey and bay caramel");
+        assertThat(page.locator("tr:has-text('planned')").first()).containsText("Start it");
+        page.navigate("/bars");
         page.fill("#q", "<b>no such</b>");
         page.click("text=Show");
         assertThat(page.locator("main")).containsText("No bar is called so.");
