@@ -58,7 +58,7 @@ public class Shots {
             shoot(owner, "/store-room", "store-room");
             shoot(owner, "/formulas/1", "formula");
             shoot(owner, "/formulas/1/compare?from=1&to=2", "formula-compare");
-            shoot(owner, "/store-room/lots/9", "lot");
+            shoot(owner, "/bars", "bars");
             pasted(owner);
             scaled(owner);
             shoot(owner, "/bars/15", "bar");
