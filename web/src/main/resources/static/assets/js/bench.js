@@ -49,9 +49,12 @@ const refresh = latest(async () => {
   await drawCharts();
 });
 
-/** The list of steps is longer than the screen: the one that is looked at stands in it. */
+/** Where the list of steps scrolls by itself, the step that is looked at stands in it. */
 function showStep() {
-  document.querySelector('.steps [aria-current]')?.scrollIntoView({ block: 'nearest' });
+  const steps = document.querySelector('.steps');
+  if (steps && getComputedStyle(steps).overflowY === 'auto') {
+    steps.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
+  }
 }
 
 function showFaults(form, answer, status) {

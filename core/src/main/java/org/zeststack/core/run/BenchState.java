@@ -80,7 +80,12 @@ public final class BenchState {
 
     /** The first step that is neither done nor passed; empty when all are. */
     public Optional<RunSheet.BenchStep> next() {
-        return sheet.steps().stream().filter(s -> !done(s.id()) && !passed(s)).findFirst();
+        return coming().stream().findFirst();
+    }
+
+    /** Steps that are neither done nor passed, in the order of the work. */
+    public List<RunSheet.BenchStep> coming() {
+        return sheet.steps().stream().filter(s -> !done(s.id()) && !passed(s)).toList();
     }
 
     /** A step by hand that nobody ticked is over once a later one on the same component is done. */

@@ -160,7 +160,7 @@ public final class BuildSteps {
         if (design.mix() != null && design.mix().fraction() > 0) {
             bowl(layer, design.mix().of(), layer.key() + MIXED);
         }
-        put(layer.kind().name(), layer.key());
+        add(laying(stack.bar().build(), layer.kind().name()), layer.key());
         open = layer.kind() == LayerKind.COAT || open && layer.kind() == LayerKind.TOPPING;
     }
 
@@ -191,7 +191,17 @@ public final class BuildSteps {
     }
 
     private void put(String at, String part) {
-        rows(stack.bar().build(), at).forEach(step -> steps.add(step.acts() ? step.doing(step.does(), part) : step));
+        add(rows(stack.bar().build(), at), part);
+    }
+
+    private void add(List<MethodStep> rows, String part) {
+        rows.forEach(step -> steps.add(step.acts() ? step.doing(step.does(), part) : step));
+    }
+
+    /** Steps that lay a kind of layer; a kind that the table does not know yet is laid all the same. */
+    static List<MethodStep> laying(Build build, String kind) {
+        List<MethodStep> rows = rows(build, kind);
+        return rows.isEmpty() ? rows(build, "LAYER") : rows;
     }
 
     private static List<MethodStep> rows(Build build, String at) {

@@ -183,17 +183,7 @@ public class BuildStepsTest {
                         mm(LayerKind.SHELL, Bars.DARK, 1.5),
                         mm(LayerKind.FILLING, Bars.CARAMEL, 5),
                         mm(LayerKind.BACK, Bars.DARK, 2)));
-        Bar own = new Bar(
-                bar.build(),
-                bar.body(),
-                bar.layers(),
-                bar.finish(),
-                bar.storage(),
-                bar.soldAs(),
-                null,
-                null,
-                null,
-                List.of(tint, early, gone, twice));
+        Bar own = bar.withMethod(List.of(tint, early, gone, twice));
         assertEquals(
                 words(BuildSteps.of(stack(own))),
                 "TEMPER shell, LAY shell, Tint the bowl, LAY filling-1, TEMPER back, LAY back, "
@@ -205,18 +195,20 @@ public class BuildStepsTest {
         assertEquals(kept.cue(), "30 °C");
         List<MethodStep> turned = new ArrayList<>(BuildSteps.usual(stack(bar)));
         java.util.Collections.swap(turned, 0, 1);
-        Bar other = new Bar(
-                bar.build(),
-                bar.body(),
-                bar.layers(),
-                bar.finish(),
-                bar.storage(),
-                bar.soldAs(),
-                null,
-                null,
-                null,
-                turned);
+        Bar other = bar.withMethod(turned);
         assertEquals(BuildSteps.of(stack(other)), turned, "an order of one's own stands as it is");
+    }
+
+    /** A kind of layer that somebody adds has a step before it has a wording of its own. */
+    @Test
+    public void everyKindIsLaidOnceHoweverNewItIs() {
+        for (Build build : Build.values()) {
+            for (LayerKind kind : build.kinds()) {
+                List<MethodStep> rows = BuildSteps.laying(build, kind.name());
+                assertEquals(rows.stream().filter(s -> s.does() == Act.LAY).count(), 1L, build + " " + kind);
+            }
+            assertEquals(BuildSteps.laying(build, "GLAZE").get(0).action(), "Lay it as drawn");
+        }
     }
 
     /** Fingers are warned of at every blade, hands at every hot tray and plate. */

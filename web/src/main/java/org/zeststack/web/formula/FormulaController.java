@@ -42,6 +42,7 @@ class FormulaController {
     static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, DefaultMethods.of(Family.CARAMEL));
 
     private final Designs<Formula> formulas;
+    private final FormulaList list;
     private final FormulaWorkings workings;
     private final FormulaFields fields;
     private final FormulaActs acts;
@@ -51,6 +52,7 @@ class FormulaController {
 
     FormulaController(
             Designs<Formula> formulas,
+            FormulaList list,
             FormulaWorkings workings,
             LineFields lines,
             FormulaActs acts,
@@ -58,6 +60,7 @@ class FormulaController {
             RunsMade runsMade,
             DesignDesk desk) {
         this.formulas = formulas;
+        this.list = list;
         this.workings = workings;
         this.fields = new FormulaFields(lines);
         this.acts = acts;
@@ -67,10 +70,13 @@ class FormulaController {
     }
 
     @GetMapping("/formulas")
-    String list(Model model) {
+    String list(@RequestParam(defaultValue = "") String q, Model model) {
         List<Designs.Listed> all = formulas.list();
-        model.addAttribute(
-                "formulas", all.stream().filter(d -> d.archived() == null).toList());
+        List<Designs.Listed> kept =
+                all.stream().filter(d -> d.archived() == null).toList();
+        model.addAttribute("any", !kept.isEmpty());
+        model.addAttribute("q", q);
+        model.addAttribute("rows", list.of(kept, q));
         model.addAttribute(
                 "archived", all.stream().filter(d -> d.archived() != null).toList());
         return "formula/list";

@@ -63,6 +63,11 @@ public final class Show {
                 : Numbers.plain(Math.round(minutes * 10) / 10.0) + THIN + "min";
     }
 
+    /** Words in which no number stands alone at the end of a line. */
+    public String unbroken(String words) {
+        return words.replace(" %", "\u00a0%");
+    }
+
     /** How long to wait after a step, and whether the hands are free; empty where neither is said. */
     public String wait(MethodStep step) {
         Double least = step.restLeastMinutes();

@@ -160,6 +160,9 @@ public class KeepingTest {
         page.navigate("/runs");
         assertThat(page.locator("tr:has-text('on the bench')")).containsText("Cook Burnt-honey and bay caramel");
         assertThat(page.locator("tr:has-text('planned')").first()).containsText("Start it");
+        page.navigate("/formulas?q=nougat");
+        assertThat(page.locator(".bars-list tbody tr")).hasCount(1);
+        assertThat(page.locator(".bars-list tbody")).containsText("Breakwater");
         page.navigate("/bars");
         page.fill("#q", "<b>no such</b>");
         page.click("text=Show");
