@@ -46,7 +46,8 @@ function follow(answer) {
   old.dataset.scale = fresh.dataset.scale;
   old.querySelector('#section').setAttribute('viewBox', fresh.querySelector('#section').getAttribute('viewBox'));
   old.querySelector('.along').setAttribute('viewBox', fresh.querySelector('.along').getAttribute('viewBox'));
-  old.querySelector('[data-keep=wall]').setAttribute('d', fresh.querySelector('[data-keep=wall]').getAttribute('d'));
+  const wall = fresh.querySelector('[data-keep=wall]').getAttribute('d');
+  wall && old.querySelector('[data-keep=wall]').setAttribute('d', wall);
   for (const now of fresh.querySelectorAll('.handle')) {
     const handle = old.querySelector(`.handle[data-field="${now.dataset.field}"]`);
     for (const name of ['aria-valuenow', 'aria-valuemin', 'aria-valuemax', 'aria-valuetext', 'data-per-mm', 'data-unit']) {

@@ -9,7 +9,7 @@ import java.util.Set;
  * A person's steps and the acts that the work cannot do without, as one list.
  *
  * <p>What the person wrote stands, in their order and words. An act of the usual list that no step of theirs does is put in behind
- * the act that comes before it there, with the steps by hand that follow it; an act on something that is no longer in the design is
+ * the act that comes before it there, with the steps by hand that follow it and that are not written already; an act on something that is no longer in the design is
  * left out.
  */
 public final class Woven {
@@ -46,7 +46,9 @@ public final class Woven {
             } else if (step.acts()) {
                 at = place(woven, key(step)) + 1;
                 putIn = false;
-            } else if (putIn) {
+            } else if (at < woven.size() && woven.get(at).equals(step)) {
+                at++;
+            } else if (putIn && !woven.contains(step)) {
                 woven.add(at++, step);
             }
         }

@@ -199,6 +199,22 @@ public class BuildStepsTest {
         assertEquals(BuildSteps.of(stack(other)), turned, "an order of one's own stands as it is");
     }
 
+    /** Who takes out a step that the work cannot do without gets it back, and not what follows it twice. */
+    @Test
+    public void aStepTakenOutComesBackAlone() {
+        Bar bar = Bar.of(
+                Build.SLAB,
+                SLAB,
+                List.of(mm(LayerKind.FOOT, Bars.DARK, 0.8), mm(LayerKind.FILLING, Bars.CARAMEL, 5), coated(null)));
+        List<MethodStep> usual = BuildSteps.usual(stack(bar));
+        for (MethodStep out : usual) {
+            List<MethodStep> fewer = new ArrayList<>(usual);
+            fewer.remove(out);
+            List<MethodStep> woven = BuildSteps.of(stack(bar.withMethod(fewer)));
+            assertEquals(woven, out.acts() ? usual : fewer, out.toString());
+        }
+    }
+
     /** A kind of layer that somebody adds has a step before it has a wording of its own. */
     @Test
     public void everyKindIsLaidOnceHoweverNewItIs() {
