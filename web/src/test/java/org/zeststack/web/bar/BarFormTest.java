@@ -23,6 +23,7 @@ import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.web.TestApp;
 import org.zeststack.web.design.MethodFields;
@@ -220,6 +221,16 @@ public class BarFormTest {
         act("apply:99", form);
         act("no such act", form);
         assertEquals(form.text("layer.3.amount"), "1.9");
+    }
+
+    /** A bar whose steps nobody touched stores none, so that they follow its layers. */
+    @Test
+    public void usualStepsComeBackFromTheFormAsTheyWentIn() {
+        FormInput form = lantern();
+        BarStack stack = page.compute(FormInput.of(form.typed())).stack().orElseThrow();
+        List<MethodStep> usual = BuildSteps.usual(stack);
+        MethodFields.replace(form, usual);
+        assertEquals(MethodFields.read(form), usual);
     }
 
     @Test
