@@ -89,7 +89,7 @@ public final class BenchState {
     }
 
     /** A step by hand that nobody ticked is over once a later one on the same component is done. */
-    private boolean passed(RunSheet.BenchStep step) {
+    public boolean passed(RunSheet.BenchStep step) {
         List<RunSheet.BenchStep> steps = sheet.steps();
         return step.kind() == RunSheet.StepKind.HAND
                 && steps.subList(steps.indexOf(step) + 1, steps.size()).stream()

@@ -232,6 +232,9 @@ public class RunTest {
         BenchState state = BenchState.of(sheet, bench.entries);
         assertEquals(
                 state.next().orElseThrow().id(), "do:formula-7-v2:3", "what was done by hand before the cook is over");
+        assertTrue(state.passed(sheet.steps().get(1))
+                && !state.passed(sheet.steps().get(3)));
+        assertFalse(state.passed(sheet.step("mix:formula-7-v2").orElseThrow()), "a weighing is not passed by");
         assertEquals(state.weighIns("filling-1"), List.of(20.0));
         assertEquals(state.counted(Outcome.REJECTED), 8);
         assertEquals(state.reasons().get("rejected: leak"), Integer.valueOf(8));
