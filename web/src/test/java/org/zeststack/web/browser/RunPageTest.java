@@ -1,8 +1,10 @@
 package org.zeststack.web.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.SelectOption;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -181,6 +183,63 @@ public class RunPageTest {
         page.click(".steps >> text=Close the backs");
         assertThat(page.locator(".how")).containsText("Close with tempered couverture and scrape");
         assertThat(page.locator(".how")).not().containsText("brush");
+    }
+
+    private int acts;
+
+    private void click(String what) {
+        acts++;
+        page.click(what);
+    }
+
+    private void fill(String field, String text) {
+        acts++;
+        page.fill(field, text);
+    }
+
+    /** From a pasted recipe to the printed sheet in at most forty fills and clicks, its boil found by its reading. */
+    @Test
+    public void aPastedRecipeIsSoonARunSheet() {
+        acts = 0;
+        click("text=Formulas");
+        click("text=Write a new formula");
+        click("text=paste a whole recipe");
+        acts++;
+        page.selectOption("#measures", "US");
+        fill("#paste", """
+                Pier-end caramels
+                1 cup cream
+                1 \u00bd cups packed brown sugar
+                2/3 cup light corn syrup
+                1 stick butter
+                a good pinch of flaky salt
+                Warm everything but the salt until dissolved.
+                Boil to 245\u00b0F, stirring, about 20 minutes. Stir in the salt and pour.
+                """);
+        click("text=Read it");
+        assertThat(page.locator("#name")).hasValue("Pier-end caramels");
+        for (int left = page.locator("button[value^='accept']").count(); left > 0; left--) {
+            click("button[value^='accept'] >> nth=0");
+            assertThat(page.locator("button[value^='accept']")).hasCount(left - 1);
+        }
+        fill("[name=why]", "first");
+        click("text=Keep version");
+        assertThat(page.locator(".versions")).containsText("first");
+        click("text=Bars");
+        click("text=Draw a new bar");
+        fill("[name='material.ingredient']", "Pier-end caramels");
+        click("text=Draw it");
+        fill("#name", "Pier-end bar");
+        fill("[name=why]", "drawn");
+        click("text=Keep version");
+        assertThat(page.locator(".versions")).containsText("drawn");
+        click("text=Runs");
+        acts++;
+        page.selectOption("#bar", new SelectOption().setLabel("Pier-end bar, version 1"));
+        fill("#pieces", "48");
+        click("text=Plan the run");
+        assertThat(page.locator(".sheet-steps li").nth(2)).containsText("Cook Pier-end caramels");
+        assertTrue(acts <= 40, acts + " fills and clicks");
     }
 
     @Test
