@@ -36,9 +36,9 @@ export function keeping(form, fields) {
   const lock = form.elements.lock.value;
   const may = [...form.elements].some((field) => field.name === 'name' && !field.matches(':disabled') && !field.readOnly);
   // As the server sent it: somebody may have begun to write before this script was here.
-  const sent = form.cloneNode(true);
-  sent.reset();
-  const opened = form.dataset.unsaved ? null : JSON.stringify(fields(sent));
+  const served = form.cloneNode(true);
+  served.reset();
+  const opened = form.dataset.unsaved ? null : JSON.stringify(fields(served));
   let timer = 0;
   let leaving = false;
 

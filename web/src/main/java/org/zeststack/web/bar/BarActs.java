@@ -5,9 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.formula.FormulaLink;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.method.MethodStep;
@@ -54,20 +57,25 @@ class BarActs {
 
     /** Layers of a formula's version that is not the one that is made, with that one, by their rows. */
     Map<Integer, NamedFormula> madeInstead(FormInput form) {
+        Map<Long, NamedFormula> made =
+                shelf.current().stream().collect(Collectors.toMap(NamedFormula::id, Function.identity()));
         Map<Integer, NamedFormula> others = new LinkedHashMap<>();
         for (int row : Rows.used(form, "layer")) {
-            shelf.madeInstead(form.text("layer." + row + ".slug")).ifPresent(n -> others.put(row, n));
+            FormulaLink.in(form.text("layer." + row + ".slug"))
+                    .filter(link -> made.containsKey(link.formula()))
+                    .filter(link -> !made.get(link.formula()).link().equals(link))
+                    .ifPresent(link -> others.put(row, made.get(link.formula())));
         }
         return others;
     }
 
     private void made(FormInput form, int row) {
-        String f = "layer." + row + ".";
-        shelf.madeInstead(form.text(f + "slug")).ifPresent(n -> {
-            String slug = n.link().text();
-            form.typed().put(f + "slug", slug);
-            form.typed().put(f + "ingredient", names.of(slug));
-        });
+        NamedFormula other = madeInstead(form).get(row);
+        if (other != null) {
+            String slug = other.link().text();
+            form.typed().put("layer." + row + ".slug", slug);
+            form.typed().put("layer." + row + ".ingredient", names.of(slug));
+        }
     }
 
     private static int number(String[] words) {

@@ -82,13 +82,6 @@ public class Shelf {
         return new NamedFormula(version.design(), version.name(), version.number(), version.content());
     }
 
-    /** The version that is made of a formula, where a link points to another one. */
-    public Optional<NamedFormula> madeInstead(String slug) {
-        return FormulaLink.in(slug).flatMap(link -> current().stream()
-                .filter(n -> n.id() == link.formula() && n.version() != link.version())
-                .findFirst());
-    }
-
     /** Every formula's version to be made. */
     public List<NamedFormula> current() {
         return formulas.current().stream().map(Shelf::named).toList();
