@@ -1,5 +1,6 @@
 package org.zeststack.core.bar;
 
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
@@ -206,13 +207,13 @@ public record BarLayer(
     }
 
     /** Thinnest that is allowed: its own bound, or else the usual one. */
-    public double least(Bound usual) {
-        return leastMm == null ? usual.least() : leastMm;
+    public double least(Supplier<Bound> usual) {
+        return leastMm == null ? usual.get().least() : leastMm;
     }
 
     /** Thickest that is allowed: its own bound, or else the usual one. */
-    public double greatest(Bound usual) {
-        return greatestMm == null ? usual.greatest() : greatestMm;
+    public double greatest(Supplier<Bound> usual) {
+        return greatestMm == null ? usual.get().greatest() : greatestMm;
     }
 
     public BarLayer between(double least, double greatest) {

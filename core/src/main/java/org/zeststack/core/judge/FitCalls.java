@@ -105,8 +105,8 @@ final class FitCalls {
     /** The middle of what the back may be; 0 without a back. */
     private double wantedBackMm() {
         return stack.first(LayerKind.BACK)
-                .map(b -> (b.design().least(calls.bound(BACK_THICKNESS))
-                                + b.design().greatest(calls.bound(BACK_THICKNESS)))
+                .map(b -> (b.design().least(() -> calls.bound(BACK_THICKNESS))
+                                + b.design().greatest(() -> calls.bound(BACK_THICKNESS)))
                         / 2)
                 .orElse(0.0);
     }
@@ -122,8 +122,8 @@ final class FitCalls {
             return;
         }
         StackLayer back = closing.get();
-        double least = back.design().least(calls.bound(BACK_THICKNESS));
-        double greatest = back.design().greatest(calls.bound(BACK_THICKNESS));
+        double least = back.design().least(() -> calls.bound(BACK_THICKNESS));
+        double greatest = back.design().greatest(() -> calls.bound(BACK_THICKNESS));
         double thick = back.thicknessMm();
         boolean thin = thick < least - 1e-9;
         if (!thin && thick <= greatest + 1e-9) {

@@ -180,7 +180,7 @@ final class InsertCalls {
         if (over <= BarCalls.SMALL_MM || !FitCalls.fits(stack, frame)) {
             return;
         }
-        double seal = back.map(b -> top - b.design().least(calls.bound(FitCalls.BACK_THICKNESS)))
+        double seal = back.map(b -> top - b.design().least(() -> calls.bound(FitCalls.BACK_THICKNESS)))
                 .orElse(top);
         var lower = new Repair(
                         stack, layer.index(), (l, mm) -> l.with(l.insert().ofHeight(mm)), s -> below(s, layer))

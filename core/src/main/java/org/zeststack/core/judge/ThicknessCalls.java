@@ -70,11 +70,11 @@ final class ThicknessCalls {
         face(faces, coats, "on top", BarLayer.Faces::top);
         faces.stream()
                 .min(Comparator.comparingDouble(Face::mm))
-                .filter(f -> f.mm < f.last.design().least(calls.bound(COAT_THICKNESS)))
+                .filter(f -> f.mm < f.last.design().least(() -> calls.bound(COAT_THICKNESS)))
                 .ifPresent(f -> coat(f, faces));
         faces.stream()
                 .max(Comparator.comparingDouble(Face::mm))
-                .filter(f -> f.mm > f.last.design().greatest(calls.bound(COAT_THICKNESS)))
+                .filter(f -> f.mm > f.last.design().greatest(() -> calls.bound(COAT_THICKNESS)))
                 .ifPresent(f -> coat(f, faces));
     }
 
@@ -111,8 +111,8 @@ final class ThicknessCalls {
 
     private void bound(
             StackLayer layer, double thick, Bound bound, String code, String what, String failure, Weight thin) {
-        double least = layer.design().least(bound);
-        double greatest = layer.design().greatest(bound);
+        double least = layer.design().least(() -> bound);
+        double greatest = layer.design().greatest(() -> bound);
         double usual = bound.usual();
         boolean byMm = layer.design().by() == BarLayer.By.MM;
         double target = usual >= least && usual <= greatest ? usual : (least + greatest) / 2;

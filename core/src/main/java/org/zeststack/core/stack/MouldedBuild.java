@@ -2,6 +2,7 @@ package org.zeststack.core.stack;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
@@ -143,7 +144,7 @@ public final class MouldedBuild {
                 .mapToDouble(Pour.Laid::volumeMl)
                 .sum();
         double[] bounds = {1, 1};
-        Bound bound = parts.bounds().of(BACK_THICKNESS);
+        Supplier<Bound> bound = () -> parts.bounds().of(BACK_THICKNESS);
         for (Pour.Laid back : laid) {
             if (back.deposit().layer().kind() == LayerKind.BACK && net > 0) {
                 double top = inside.topMm();

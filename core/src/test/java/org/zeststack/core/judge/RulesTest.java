@@ -17,11 +17,19 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Bars;
+import org.zeststack.core.stack.Parts;
 
 /** The two tables: every rule is said somewhere, every bound is judged by, and a workshop's own figures are held to their range. */
 public class RulesTest {
@@ -136,6 +144,27 @@ public class RulesTest {
     @Test(dataProvider = "sentences")
     public void isToldInWords(String code, String words) {
         assertEquals(Bounds.shipped().of(code).words(), words);
+    }
+
+    /** A back with limits of its own is not judged by the workshop's, and its page must not say so. */
+    @Test
+    public void aLayerWithItsOwnLimitsAsksForNoBound() {
+        Bounds own = Bounds.with(Map.of("back-thickness", new Bound.Figures(2.1, 2.4, 3.0)));
+        BarLayer back = BarLayer.mm(LayerKind.BACK, Bars.DARK, 2);
+        for (BarLayer lid : List.of(back, back.between(1, 2.8))) {
+            Bar bar = Bar.of(
+                    Build.MOULDED,
+                    new Body.Moulded(1, false),
+                    List.of(
+                            BarLayer.mm(LayerKind.SHELL, Bars.DARK, 1.5),
+                            BarLayer.rest(LayerKind.FILLING, Bars.CARAMEL),
+                            lid));
+            BarStack stack =
+                    BarStack.of(bar, Parts.of(Bars.TAPERED, Bars.MATERIALS).judgedBy(own));
+            boolean thin = BarCalls.of(stack).stream().anyMatch(c -> c.code().equals("back-too-thin"));
+            assertEquals(thin, lid == back);
+            assertEquals(stack.bounds().ownAsked().isEmpty(), lid != back);
+        }
     }
 
     @Test
