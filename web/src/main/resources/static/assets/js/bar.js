@@ -129,9 +129,12 @@ function bodyFields() {
   form.dataset.build = form.elements.build.value;
   const kind = document.getElementById('body.kind').value;
   const shape = form.elements['body.form'].value;
+  form.dataset.in = kind;
+  form.dataset.halves = kind === 'MOULD' && form.elements['body.halves'].checked ? 'yes' : '';
   for (const part of form.querySelectorAll('[data-body]')) {
     const ofForm = kind !== 'SHAPED' || !part.dataset.form || part.dataset.form.split(' ').includes(shape);
-    part.hidden = !part.dataset.body.split(' ').includes(kind) || !ofForm;
+    const ofTool = !part.dataset.tool || part.dataset.tool === form.elements['body.tool'].value;
+    part.hidden = !part.dataset.body.split(' ').includes(kind) || !ofForm || !ofTool;
   }
 }
 
@@ -177,7 +180,7 @@ form.addEventListener('change', async (event) => {
     event.target.value = '';
     ask();
   }
-  if (name === 'body.form') {
+  if (['body.form', 'body.tool', 'body.halves'].includes(name)) {
     bodyFields();
   }
   if (name === 'build') {

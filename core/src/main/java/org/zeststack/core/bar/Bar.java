@@ -124,12 +124,18 @@ public record Bar(
         return of;
     }
 
+    /** Whether the body gives the size of a layer, as a shaped piece does of its centre: its first filling. */
+    public boolean sizedByBody(int index) {
+        return build == Build.SHAPED && index == first(LayerKind.FILLING);
+    }
+
     /**
      * Whether a layer lies on the slab, tray or sheet when that is cut, so that the off-cuts carry their share of it: everything up
-     * to the first coat of the single pieces.
+     * to the first coat of the single pieces, apart from what is piped on each piece by itself.
      */
     public boolean onCarrier(int index) {
         return body.cutToPieces()
+                && !layers.get(index).handling().cover().piped()
                 && layers.subList(0, index + 1).stream()
                         .noneMatch(
                                 l -> l.kind() == LayerKind.COAT && !l.coated().wholeSlab());
@@ -183,6 +189,7 @@ public record Bar(
             if (layer.by() == BarLayer.By.REST) {
                 rests.add(i);
             }
+            checkHandling(layer, field, faults);
         }
         checkRests(rests, faults);
         checkOnes(faults);
@@ -206,6 +213,40 @@ public record Bar(
         }
     }
 
+    /** Whether what is said of a layer goes with what carries it. */
+    private void checkHandling(BarLayer layer, String field, Faults faults) {
+        Handling handling = layer.handling();
+        int sizes = body instanceof Body.Sheet s
+                ? s.cuttersMm().size()
+                : body instanceof Body.Plate p ? p.sizesMm().size() : 0;
+        if (handling.level() > sizes) {
+            faults.add(Fault.of(
+                    field + "level",
+                    String.valueOf(handling.level()),
+                    sizes == 0
+                            ? "Only discs on a sheet or plate have levels."
+                            : "There are %d sizes; permitted: 0 (all of them) to %d.".formatted(sizes, sizes)));
+        }
+        if (handling.cover().piped() && sizes == 0) {
+            faults.add(Fault.of(
+                    field + "cover",
+                    handling.cover().words(),
+                    "Only on discs of a sheet or plate can it be piped so."));
+        }
+        if (handling.oneHalf() && !(body instanceof Body.Moulded m && m.halves())) {
+            faults.add(Fault.of(field + "oneHalf", "", "There is one half only where two are joined."));
+        }
+        if (handling.cutFrom() != null
+                && layer.kind().level()
+                && !(body instanceof Body.Slab)
+                && !(body instanceof Body.Tray)) {
+            faults.add(Fault.of(
+                    field + "sheetLengthMm",
+                    "",
+                    "Only what lies on a slab or tray, and an insert, is cut from a sheet."));
+        }
+    }
+
     private void checkOnes(Faults faults) {
         for (LayerKind kind : LayerKind.values()) {
             long count = layers.stream().filter(l -> l.kind() == kind).count();
@@ -213,9 +254,8 @@ public record Bar(
                 faults.add(Fault.of("layers", kind.words(), "A bar has one %s.".formatted(kind.words())));
             }
         }
-        long centres = layers.stream().filter(l -> build.sizedByBody(l.kind())).count();
-        if (build == Build.SHAPED && centres != 1) {
-            faults.add(Fault.of("layers", "filling", "A shaped piece has exactly one centre: one filling."));
+        if (build == Build.SHAPED && first(LayerKind.FILLING) < 0) {
+            faults.add(Fault.of("layers", "filling", "A shaped piece has a centre: a filling."));
         }
     }
 

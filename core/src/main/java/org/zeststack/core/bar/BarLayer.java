@@ -12,7 +12,7 @@ import org.zeststack.core.rule.Bound;
  *
  * @param of slug of an ingredient, or the link of a formula's version
  * @param by what {@code amount} is
- * @param amount mm, g, mg or a count per piece; not used for the rest
+ * @param amount mm, g, mg or a count per piece, or % of the mass of what it lies on; not used for the rest
  * @param eachGrams mass of one, where pieces are counted; 0 where not
  * @param embedded share of an inclusion that lies inside its layer and displaces it, 0 to 1
  * @param repeat how often the layer is laid on itself
@@ -23,6 +23,7 @@ import org.zeststack.core.rule.Bound;
  *     usual bound holds
  * @param greatestMm the same for the thickest, or the most
  * @param celsius how warm it is laid; null where not said
+ * @param handling how it is handled beyond what of it stays on a piece
  */
 public record BarLayer(
         LayerKind kind,
@@ -37,7 +38,8 @@ public record BarLayer(
         Faces faces,
         Double leastMm,
         Double greatestMm,
-        Double celsius) {
+        Double celsius,
+        Handling handling) {
 
     public static final Range MM = new Range(0, 100, "mm");
     public static final Range GRAMS = new Range(0, 2000, "g");
@@ -45,6 +47,7 @@ public record BarLayer(
     public static final Range PIECES = new Range(0, 200, "pieces");
     public static final Range EACH_GRAMS = new Range(0.01, 100, "g");
     public static final Range SHARE = new Range(0, 1, "");
+    public static final Range SHARE_PERCENT = new Range(0, 300, "%");
     public static final Range REPEAT = new Range(1, 20, "times");
     public static final Range CELSIUS = new Range(-20, 130, "°C");
 
@@ -54,6 +57,7 @@ public record BarLayer(
         GRAMS("g"),
         MILLIGRAMS("mg"),
         PIECES("pieces"),
+        SHARE("% of what it lies on"),
         REST("the rest");
 
         private final String words;
@@ -79,9 +83,18 @@ public record BarLayer(
      * Faces that a coat covers.
      *
      * @param wholeSlab whether the slab is coated before it is cut: its cut sides stay bare
+     * @param bareEnds whether of the sides the two short ones stay bare
      */
-    public record Faces(boolean bottom, boolean sides, boolean top, boolean wholeSlab) {
+    public record Faces(boolean bottom, boolean sides, boolean top, boolean wholeSlab, Boolean bareEnds) {
         public static final Faces ALL = new Faces(true, true, true, false);
+
+        public Faces {
+            bareEnds = bareEnds != null && bareEnds;
+        }
+
+        public Faces(boolean bottom, boolean sides, boolean top, boolean wholeSlab) {
+            this(bottom, sides, top, wholeSlab, false);
+        }
     }
 
     /** Shapes of an insert. */
@@ -173,6 +186,39 @@ public record BarLayer(
 
     public BarLayer {
         repeat = Math.max(1, repeat);
+        handling = handling == null ? Handling.PLAIN : handling;
+    }
+
+    /** A layer of which nothing is said beyond what of it stays on a piece. */
+    public BarLayer(
+            LayerKind kind,
+            String of,
+            By by,
+            double amount,
+            double eachGrams,
+            double embedded,
+            int repeat,
+            Mix mix,
+            Insert insert,
+            Faces faces,
+            Double leastMm,
+            Double greatestMm,
+            Double celsius) {
+        this(
+                kind,
+                of,
+                by,
+                amount,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                insert,
+                faces,
+                leastMm,
+                greatestMm,
+                celsius,
+                Handling.PLAIN);
     }
 
     /** A layer given by its thickness. */
@@ -218,27 +264,99 @@ public record BarLayer(
 
     public BarLayer between(double least, double greatest) {
         return new BarLayer(
-                kind, of, by, amount, eachGrams, embedded, repeat, mix, insert, faces, least, greatest, celsius);
+                kind, of, by, amount, eachGrams, embedded, repeat, mix, insert, faces, least, greatest, celsius,
+                handling);
     }
 
     public BarLayer amount(double other) {
         return new BarLayer(
-                kind, of, by, other, eachGrams, embedded, repeat, mix, insert, faces, leastMm, greatestMm, celsius);
+                kind,
+                of,
+                by,
+                other,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                insert,
+                faces,
+                leastMm,
+                greatestMm,
+                celsius,
+                handling);
+    }
+
+    /** The same layer, its amount given otherwise. */
+    public BarLayer given(By in, double other) {
+        return new BarLayer(
+                kind,
+                of,
+                in,
+                other,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                insert,
+                faces,
+                leastMm,
+                greatestMm,
+                celsius,
+                handling);
     }
 
     public BarLayer mixed(Mix other) {
         return new BarLayer(
-                kind, of, by, amount, eachGrams, embedded, repeat, other, insert, faces, leastMm, greatestMm, celsius);
+                kind,
+                of,
+                by,
+                amount,
+                eachGrams,
+                embedded,
+                repeat,
+                other,
+                insert,
+                faces,
+                leastMm,
+                greatestMm,
+                celsius,
+                handling);
     }
 
     public BarLayer with(Insert other) {
         return new BarLayer(
-                kind, of, by, amount, eachGrams, embedded, repeat, mix, other, faces, leastMm, greatestMm, celsius);
+                kind,
+                of,
+                by,
+                amount,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                other,
+                faces,
+                leastMm,
+                greatestMm,
+                celsius,
+                handling);
     }
 
     public BarLayer on(Faces other) {
         return new BarLayer(
-                kind, of, by, amount, eachGrams, embedded, repeat, mix, insert, other, leastMm, greatestMm, celsius);
+                kind,
+                of,
+                by,
+                amount,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                insert,
+                other,
+                leastMm,
+                greatestMm,
+                celsius,
+                handling);
     }
 
     public BarLayer at(double laidCelsius) {
@@ -255,7 +373,26 @@ public record BarLayer(
                 faces,
                 leastMm,
                 greatestMm,
-                laidCelsius);
+                laidCelsius,
+                handling);
+    }
+
+    public BarLayer handled(Handling other) {
+        return new BarLayer(
+                kind,
+                of,
+                by,
+                amount,
+                eachGrams,
+                embedded,
+                repeat,
+                mix,
+                insert,
+                faces,
+                leastMm,
+                greatestMm,
+                celsius,
+                other);
     }
 
     void check(Faults faults, String field) {
@@ -266,6 +403,7 @@ public record BarLayer(
                     case GRAMS -> GRAMS;
                     case MILLIGRAMS -> MILLIGRAMS;
                     case PIECES -> PIECES;
+                    case SHARE -> SHARE_PERCENT;
                     case REST -> null;
                 };
         if (range != null && kind.amountAsked(by)) {
@@ -285,6 +423,7 @@ public record BarLayer(
         if (celsius != null) {
             faults.within(field + "celsius", celsius, CELSIUS);
         }
+        handling.check(faults, field);
     }
 
     /** Whether it is given as its kind may be, and has what its kind has. */
@@ -301,6 +440,16 @@ public record BarLayer(
         }
         if (!kind.has(LayerKind.Field.SIZE) && insert != null) {
             faults.add(Fault.of(field + "lengthMm", "", "A %s has no size of its own.".formatted(kind.words())));
+        }
+        if (!kind.has(LayerKind.Field.TECHNIQUE) && handling.technique() != null) {
+            faults.add(Fault.of(
+                    field + "technique",
+                    handling.technique().words(),
+                    "A %s is not brought on so; only decoration and topping are.".formatted(kind.words())));
+        }
+        if (!kind.has(LayerKind.Field.CUT_FROM) && handling.cutFrom() != null) {
+            faults.add(Fault.of(
+                    field + "sheetLengthMm", "", "A %s is not cut from a sheet of its own.".formatted(kind.words())));
         }
         if (!kind.has(LayerKind.Field.FACES) && faces != null) {
             faults.add(

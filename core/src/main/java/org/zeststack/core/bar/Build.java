@@ -40,7 +40,7 @@ public enum Build {
     OPEN(
             "Open",
             "tablets, bark, thin sheets, discs, hollow halves",
-            List.of(Body.Moulded.class, Body.Tray.class, Body.Sheet.class),
+            List.of(Body.Moulded.class, Body.Tray.class, Body.Sheet.class, Body.Plate.class, Body.Spread.class),
             List.of(DECORATION, SHELL, SHEET, FILLING, INSERT, INCLUSION, BACK, TOPPING));
 
     private final String title;
@@ -67,11 +67,6 @@ public enum Build {
     /** What may carry its stack, the usual one first. */
     public List<Class<? extends Body>> bodies() {
         return bodies;
-    }
-
-    /** Whether the body gives the size of a layer, as a shaped piece does of its centre. */
-    public boolean sizedByBody(LayerKind kind) {
-        return this == SHAPED && kind == FILLING;
     }
 
     public List<LayerKind> kinds() {

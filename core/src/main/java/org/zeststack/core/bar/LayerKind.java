@@ -5,6 +5,7 @@ import static org.zeststack.core.bar.BarLayer.By.MILLIGRAMS;
 import static org.zeststack.core.bar.BarLayer.By.MM;
 import static org.zeststack.core.bar.BarLayer.By.PIECES;
 import static org.zeststack.core.bar.BarLayer.By.REST;
+import static org.zeststack.core.bar.BarLayer.By.SHARE;
 
 import java.util.List;
 import java.util.Set;
@@ -14,13 +15,27 @@ import java.util.Set;
  * what it usually is. Design, page and API ask it here; a new kind is one row, and one builder that lays it.
  */
 public enum LayerKind {
-    DECORATION("decoration", Place.ON_THE_MOULD, false, false, Ways.STREWN, Set.of(Field.BOUNDS), Usual.SPRAYED),
+    DECORATION(
+            "decoration",
+            Place.ON_THE_MOULD,
+            false,
+            false,
+            Ways.STREWN,
+            Set.of(Field.BOUNDS, Field.TECHNIQUE),
+            Usual.SPRAYED),
     SHELL("shell", Place.LINING, false, true, Ways.SPREAD, Set.of(), Usual.couverture(1.5)),
     FOOT("foot", Place.UNDER, true, false, Ways.SPREAD, Set.of(), Usual.couverture(0.8)),
-    BASE("base", Place.UNDER, true, false, Ways.SPREAD, Set.of(), Usual.of("biscuit-shortbread", MM, 7)),
-    SHEET("sheet", Place.WITHIN, true, false, Ways.POURED, Set.of(), Usual.couverture(1)),
-    FILLING("filling", Place.WITHIN, true, false, Ways.POURED, Set.of(), Usual.of("gianduja", MM, 4)),
-    INSERT("insert", Place.WITHIN, false, false, Ways.SPREAD, Set.of(Field.SIZE), Usual.of("wafer-sheet", MM, 0)),
+    BASE("base", Place.UNDER, true, false, Ways.SPREAD, Set.of(Field.CUT_FROM), Usual.of("biscuit-shortbread", MM, 7)),
+    SHEET("sheet", Place.WITHIN, true, false, Ways.POURED, Set.of(Field.CUT_FROM), Usual.couverture(1)),
+    FILLING("filling", Place.WITHIN, true, false, Ways.POURED, Set.of(Field.CUT_FROM), Usual.of("gianduja", MM, 4)),
+    INSERT(
+            "insert",
+            Place.WITHIN,
+            false,
+            false,
+            Ways.SPREAD,
+            Set.of(Field.SIZE, Field.CUT_FROM),
+            Usual.of("wafer-sheet", MM, 0)),
     INCLUSION(
             "inclusion",
             Place.WITHIN,
@@ -38,7 +53,7 @@ public enum LayerKind {
             false,
             false,
             Ways.STREWN,
-            Set.of(Field.EACH),
+            Set.of(Field.EACH, Field.TECHNIQUE),
             Usual.of("sea-salt-flakes", GRAMS, 0.2));
 
     /** Where a layer belongs, in the order of the work. */
@@ -58,14 +73,16 @@ public enum LayerKind {
         EACH,
         EMBEDDED,
         FACES,
-        BOUNDS
+        BOUNDS,
+        TECHNIQUE,
+        CUT_FROM
     }
 
     /** How amounts are given, the usual way first. */
     private static final class Ways {
         private static final List<BarLayer.By> SPREAD = List.of(MM, GRAMS);
         private static final List<BarLayer.By> POURED = List.of(MM, GRAMS, REST);
-        private static final List<BarLayer.By> STREWN = List.of(GRAMS, PIECES, MILLIGRAMS);
+        private static final List<BarLayer.By> STREWN = List.of(GRAMS, PIECES, MILLIGRAMS, SHARE);
     }
 
     /** What a layer is when it is added. */

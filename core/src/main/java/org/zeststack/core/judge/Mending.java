@@ -81,7 +81,8 @@ final class Mending {
                 length ? slab.pieceWidthMm() : mm,
                 slab.kerfMm(),
                 slab.trimMm(),
-                Math.min(slab.cornerMm(), mm / 2));
+                Math.min(slab.cornerMm(), mm / 2),
+                slab.cutting());
     }
 
     private static BarLayer with(BarLayer layer, String field, double figure) {

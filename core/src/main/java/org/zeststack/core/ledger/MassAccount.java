@@ -128,6 +128,9 @@ final class MassAccount {
         if (deposit.spare() > 0) {
             outs.add(out(Way.SPARE, deposit.spare(), share == null ? null : Double.valueOf(share * deposit.spare())));
         }
+        if (deposit.kept() > 0) {
+            outs.add(out(Way.KEPT, deposit.kept(), deposit.kept()));
+        }
     }
 
     /** The last way takes what the others leave; it is known once they are. */

@@ -14,6 +14,8 @@ public enum Act {
     TEMPER("temper"),
     /** A bowl is melted and not tempered. */
     MELT("melt, not tempered"),
+    /** Something is stirred into all of a bowl: colour, or fat that thins it. */
+    TINT("stir into the bowl"),
     /** A layer is lined, poured, laid, piped, dipped or strewn. */
     LAY("lay"),
     /** A slab, tray or sheet is cut to pieces. */

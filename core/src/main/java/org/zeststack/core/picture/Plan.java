@@ -50,7 +50,38 @@ public record Plan(double lengthMm, double widthMm, boolean offcuts, String titl
         if (frame instanceof Frame.Discs discs) {
             return discs(discs);
         }
+        if (frame instanceof Frame.Spread spread) {
+            String title = "A sheet, broken into about %d pieces".formatted(spread.pieces());
+            return new Plan(spread.lengthMm(), spread.widthMm(), false, title, broken(spread));
+        }
         return hand(stack, (Frame.Hand) frame);
+    }
+
+    /** Shards as they may come: rows of even pieces with slanting breaks. */
+    private static List<Area> broken(Frame.Spread spread) {
+        int rows = (int) Math.max(1, Math.rint(spread.widthMm() / spread.sideMm()));
+        int columns = (spread.pieces() + rows - 1) / rows;
+        double slant = spread.lengthMm() / columns / 4;
+        double height = spread.widthMm() / rows;
+        List<Area> areas = new ArrayList<>();
+        for (int row = 0; row < rows; row++) {
+            int here = spread.pieces() / rows + (row < spread.pieces() % rows ? 1 : 0);
+            double length = spread.lengthMm() / Math.max(1, here);
+            double low = row * height;
+            for (int i = 0; i < here; i++) {
+                double lean = (i + row) % 2 == 0 ? slant : -slant;
+                double left = i == 0 ? 0 : i * length - lean;
+                double right = i == here - 1 ? spread.lengthMm() : (i + 1) * length + lean;
+                areas.add(new Area(
+                        Kind.PIECE,
+                        List.of(
+                                new Point(i * length, low),
+                                new Point((i + 1) * length, low),
+                                new Point(right, low + height),
+                                new Point(left, low + height))));
+            }
+        }
+        return areas;
     }
 
     private static Plan mould(BarStack stack, Frame.Moulded m) {
@@ -133,9 +164,19 @@ public record Plan(double lengthMm, double widthMm, boolean offcuts, String titl
 
     private static Plan discs(Frame.Discs frame) {
         List<Area> areas = new ArrayList<>();
+        double size = frame.sizesMm().get(0);
+        if (frame.cutters().isEmpty()) {
+            for (double of : frame.sizesMm()) {
+                areas.add(moved(
+                        of == size ? Kind.PIECE : Kind.OTHER_SIZE,
+                        frame.outline(of).points(),
+                        frame.lengthMm() / 2,
+                        frame.widthMm() / 2));
+            }
+            return new Plan(frame.lengthMm(), frame.widthMm(), false, "One piece, nothing cut off", areas);
+        }
         int smallest = frame.sizesMm().size() - 1;
         Cutters cutters = frame.cutters().get(0);
-        double size = frame.sizesMm().get(0);
         for (Cutters.Middle middle : frame.round() ? cutters.middles() : cutters.square()) {
             areas.add(moved(Kind.PIECE, frame.outline(size).points(), middle.xMm(), middle.yMm()));
             for (int i = 1; i <= smallest; i++) {
@@ -155,9 +196,15 @@ public record Plan(double lengthMm, double widthMm, boolean offcuts, String titl
         Outline outline = hand.form() == Body.Form.BALL
                 ? new Outline(Outline.Kind.ELLIPSE, hand.lengthMm(), hand.widthMm())
                 : new Outline(Outline.Kind.RECTANGLE, hand.lengthMm(), hand.widthMm());
-        areas.add(moved(Kind.PIECE, outline.points(), hand.lengthMm() / 2, hand.widthMm() / 2));
-        nuts(stack, areas, 0, 0, hand.lengthMm(), hand.widthMm());
-        return new Plan(hand.lengthMm(), hand.widthMm(), false, "One centre, before its coat", areas);
+        double end = hand.slices() > 1 ? hand.endMm() : 0;
+        for (int i = 0; i < hand.slices(); i++) {
+            double x = end + i * hand.lengthMm();
+            areas.add(moved(Kind.PIECE, outline.points(), x + hand.lengthMm() / 2, hand.widthMm() / 2));
+            nuts(stack, areas, x, 0, hand.lengthMm(), hand.widthMm());
+        }
+        String title =
+                hand.slices() > 1 ? "%d slices of one log".formatted(hand.slices()) : "One centre, before its coat";
+        return new Plan(hand.slices() * hand.lengthMm() + 2 * end, hand.widthMm(), end > 0, title, areas);
     }
 
     private static Area moved(Kind kind, List<Point> points, double x, double y) {

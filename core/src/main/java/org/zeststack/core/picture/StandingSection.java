@@ -56,6 +56,9 @@ final class StandingSection {
                     cut.stackMm(),
                     lengthwise ? cut.cut().acrossMm() : cut.cut().alongMm());
         }
+        if (frame instanceof Frame.Spread spread) {
+            return straight(spread.sideMm(), spread.stackMm(), spread.sideMm());
+        }
         Frame.Hand hand = (Frame.Hand) frame;
         boolean round = hand.form() == Body.Form.BALL || hand.form() == Body.Form.LOG && !lengthwise;
         if (round) {
@@ -69,11 +72,11 @@ final class StandingSection {
 
     private CrossSection straight(double width, double height, double through) {
         coats(width, height);
-        for (StackLayer layer : stack.layers()) {
-            boolean centre = stack.frame() instanceof Frame.Hand && layer.kind() == LayerKind.FILLING;
+        boolean log = stack.frame() instanceof Frame.Hand hand && hand.form().roundAcross();
+        for (StackLayer layer : log ? outermostFirst() : stack.layers()) {
             if (layer.kind().level() && layer.toMm() > layer.fromMm()) {
-                double top = centre ? height : layer.toMm();
-                add(layer, CrossSection.box(sideMm, belowMm + layer.fromMm(), sideMm + width, belowMm + top));
+                double from = belowMm + (log ? (height - layer.toMm()) / 2 : layer.fromMm());
+                add(layer, CrossSection.box(sideMm, from, sideMm + width, from + layer.toMm() - layer.fromMm()));
             }
         }
         double top = belowMm + height + aboveMm;
@@ -88,6 +91,13 @@ final class StandingSection {
             }
         }
         return new CrossSection(width + 2 * sideMm, height + belowMm + aboveMm, List.copyOf(shapes));
+    }
+
+    /** Fillings around each other, as a ball or log has them. */
+    private List<StackLayer> outermostFirst() {
+        List<StackLayer> fillings = new ArrayList<>(stack.all(LayerKind.FILLING));
+        Collections.reverse(fillings);
+        return fillings;
     }
 
     /** The level layer that an inclusion lies in: the one laid before it, else the next. */
@@ -142,7 +152,7 @@ final class StandingSection {
             add(coat, CrossSection.oval(outer, outer, of, of, ROUND));
             of -= coat.thicknessMm();
         }
-        stack.all(LayerKind.FILLING).forEach(l -> add(l, CrossSection.oval(outer, outer, radius, radius, ROUND)));
+        outermostFirst().forEach(l -> add(l, CrossSection.oval(outer, outer, l.toMm() / 2, l.toMm() / 2, ROUND)));
         for (StackLayer layer : stack.layers()) {
             if (layer.kind() == LayerKind.TOPPING) {
                 double r = Strewn.radiusMm(layer);
@@ -168,27 +178,40 @@ final class StandingSection {
 
     private CrossSection discs(Frame.Discs discs) {
         double width = discs.sizesMm().stream().mapToDouble(d -> d).max().orElse(0);
+        double base = 0;
         for (int i = 0; i < discs.sizesMm().size(); i++) {
             double size = discs.sizesMm().get(i);
             double left = (width - size) / 2;
-            double base = i * discs.stackMm();
+            double at = base;
             for (StackLayer layer : stack.layers()) {
-                if (layer.kind().level() && layer.toMm() > layer.fromMm()) {
-                    int times = layer.design().repeat();
-                    double each = (layer.toMm() - layer.fromMm()) / times;
-                    for (int n = 0; n < times; n++) {
-                        double from = base + layer.fromMm() + n * each;
-                        add(layer, CrossSection.box(left, from, left + size, from + each));
-                    }
-                } else if (layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING) {
-                    StackLayer host = host(layer);
-                    double to = base + (host == null ? discs.stackMm() : host.toMm());
-                    double from = base + (host == null ? 0 : host.fromMm());
-                    shapes.addAll(Strewn.between(layer, left, left + size, from, to, size));
+                if (layer.inStack(i + 1)) {
+                    at = disc(layer, left, left + size, at);
                 }
             }
+            base += discs.stacksMm().get(i);
         }
-        return new CrossSection(width, discs.stackMm() * discs.sizesMm().size(), List.copyOf(shapes));
+        return new CrossSection(width, base, List.copyOf(shapes));
+    }
+
+    /** One layer of a stack of discs, standing at a height; returns the height on it. */
+    private double disc(StackLayer layer, double left, double right, double at) {
+        if (layer.kind() == LayerKind.INCLUSION || layer.kind() == LayerKind.TOPPING) {
+            double under = Math.max(0, at - layer.thicknessMm());
+            shapes.addAll(Strewn.between(layer, left, right, under, at, right - left));
+            return at;
+        }
+        if (!layer.kind().level()) {
+            return at;
+        }
+        int times = layer.design().repeat();
+        double each = layer.thicknessMm() / times;
+        for (int n = 0; n < times; n++) {
+            for (double[] part : layer.design().handling().cover().across()) {
+                double from = left + part[0] * (right - left);
+                add(layer, CrossSection.box(from, at + n * each, left + part[1] * (right - left), at + (n + 1) * each));
+            }
+        }
+        return at + layer.thicknessMm();
     }
 
     private void add(StackLayer layer, List<Point> points) {

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
@@ -35,19 +34,18 @@ import org.zeststack.core.sugar.Cook;
  */
 public final class RunPlanner {
 
-    private static final String COUVERTURE = "couverture-";
-    private static final String LAID = "laid-";
-
     private final RunOrder order;
     private final IngredientTable ingredients;
     private final int pieces;
     private final RunSheet.Moulds carriers;
+    private final LaidMasses masses;
 
     private RunPlanner(RunOrder order, IngredientTable ingredients) {
         this.order = order;
         this.ingredients = ingredients;
         pieces = (int) Math.ceil(order.pieces() / (1 - order.allowances().rejectFraction()) - 1e-9);
         carriers = carriers();
+        masses = new LaidMasses(order, pieces, carriers);
     }
 
     /**
@@ -85,37 +83,23 @@ public final class RunPlanner {
                 laid,
                 weighing(formulas, couvertures, laid),
                 BarCalls.of(bar),
-                StepList.of(order, ingredients, formulas, couvertures, layers, carriers));
-    }
-
-    /** Key of the component that something is laid from. */
-    private String component(String slug) {
-        NamedFormula formula = order.formulas().get(slug);
-        if (formula != null) {
-            return formula.key();
-        }
-        return melts(slug) ? COUVERTURE + slug : LAID + slug;
-    }
-
-    private boolean melts(String slug) {
-        return order.bar().layers().stream().anyMatch(l -> order.bar().melted(l, slug));
+                StepList.of(order, ingredients, formulas, couvertures, layers, carriers, masses));
     }
 
     private RunSheet.LayerTarget target(StackLayer l) {
-        int perPiece = order.bar().frame() instanceof Frame.Moulded m ? m.halves() : 1;
-        BarLayer.Mix mix = l.design().mix();
-        boolean mixed = mix != null && mix.fraction() > 0;
+        boolean one = l.design().handling().oneHalf();
+        int perPiece = order.bar().frame() instanceof Frame.Moulded m && !one ? m.halves() : 1;
         return new RunSheet.LayerTarget(
                 l.key(),
-                component(l.design().of()),
+                masses.of(l),
                 l.kind().name(),
                 l.name(),
                 l.pattern(),
                 l.thicknessMm(),
                 l.window().times(1.0 / perPiece),
                 perPiece,
-                mixed ? component(mix.of()) : "",
-                mixed ? mix.fraction() : 0);
+                masses.mixed(l),
+                masses.mixedFraction(l));
     }
 
     /** Moulds and their turns; slabs, trays and sheets are laid as often as they are needed, and whole. */
@@ -135,33 +119,12 @@ public final class RunPlanner {
                 whole ? fills * each - pieces : 0);
     }
 
-    /** Where a layer ends up over the whole run. */
-    private RunSheet.Deposit deposit(StackLayer layer) {
-        boolean whole = order.bar().bar().onCarrier(layer.index());
-        int spare = whole ? carriers.spare() : 0;
-        return new RunSheet.Deposit(
-                layer.grams() * pieces, (layer.laidGrams() - layer.grams()) * (pieces + spare), layer.grams() * spare);
-    }
-
-    /** Where all that is laid of an ingredient or formula ends up, mixtures included. */
-    private RunSheet.Deposit deposit(String slug) {
-        RunSheet.Deposit sum = RunSheet.Deposit.NOTHING;
-        for (StackLayer layer : order.bar().layers()) {
-            BarLayer.Mix mix = layer.design().mix();
-            double mixed = mix == null ? 0 : mix.fraction();
-            double share = (layer.design().of().equals(slug) ? 1 - mixed : 0)
-                    + (mix != null && mix.of().equals(slug) ? mixed : 0);
-            sum = sum.plus(deposit(layer).times(share));
-        }
-        return sum;
-    }
-
     private List<RunSheet.FormulaBatch> formulas() {
         Map<String, Double> laidGrams = new LinkedHashMap<>();
         List<NamedFormula> all = new ArrayList<>(order.formulas().values());
         order.formulas()
-                .keySet()
-                .forEach(link -> laidGrams.put(link, deposit(link).total()));
+                .forEach((link, named) ->
+                        laidGrams.put(link, masses.deposit(named.key()).total()));
         order.parts().stream()
                 .filter(part -> !order.formulas().containsKey(part.link().text()))
                 .forEach(all::add);
@@ -210,7 +173,7 @@ public final class RunPlanner {
                 why(batch, here),
                 made.leastGrams(),
                 made.greatestGrams(),
-                deposit(named.link().text()),
+                masses.deposit(named.key()),
                 batch.takenGrams(),
                 made.before().waterGrams(),
                 ending(formula),
@@ -280,24 +243,22 @@ public final class RunPlanner {
     private List<RunSheet.CouvertureBatch> couvertures() {
         List<RunSheet.CouvertureBatch> batches = new ArrayList<>();
         List<StackLayer> coats = order.bar().all(LayerKind.COAT);
-        String shell =
-                order.bar().first(LayerKind.SHELL).map(l -> l.design().of()).orElse("");
-        String dip = coats.isEmpty() ? "" : coats.get(coats.size() - 1).design().of();
-        for (String slug : order.bar().bar().materials()) {
-            if (melts(slug)) {
-                double rim = slug.equals(shell) ? order.bar().pouredOutGrams() : 0;
-                double bowl = Math.max(
-                        order.allowances().bowlGrams(),
-                        slug.equals(dip) ? order.bar().bowlGrams() : 0);
-                batches.add(couverture(order.bar().parts().materials().get(slug), deposit(slug), rim, bowl));
-            }
+        String shell = order.bar().first(LayerKind.SHELL).map(masses::of).orElse("");
+        String dip = coats.isEmpty() ? "" : masses.of(coats.get(coats.size() - 1));
+        for (LaidMasses.Bowl bowl : masses.bowls()) {
+            double rim = bowl.key().equals(shell) ? order.bar().pouredOutGrams() : 0;
+            double left = Math.max(
+                    order.allowances().bowlGrams(),
+                    bowl.key().equals(dip) ? order.bar().bowlGrams() : 0);
+            batches.add(couverture(bowl, masses.deposit(bowl.key()), rim, left));
         }
         return batches;
     }
 
     /** What goes beyond the pieces is rounded up to whole grams, so that the lines of the sheet add up. */
     private RunSheet.CouvertureBatch couverture(
-            Material couverture, RunSheet.Deposit deposit, double rimGrams, double bowlGrams) {
+            LaidMasses.Bowl of, RunSheet.Deposit deposit, double rimGrams, double bowlGrams) {
+        Material couverture = of.material();
         double scrape = order.allowances().scrapeFraction();
         double stays = deposit.total();
         double scraped = Math.ceil(stays / (1 - scrape) - stays - 1e-9);
@@ -309,6 +270,9 @@ public final class RunPlanner {
         if (deposit.offcuts() + deposit.spare() > 0) {
             why.line("Stays in off-cuts and spare pieces", "%s g", fixed(deposit.offcuts() + deposit.spare(), 0));
         }
+        if (deposit.kept() > 0) {
+            why.line("Kept in brush, gun or bag", "%s g", fixed(deposit.kept(), 0));
+        }
         why.line(
                         "Scraped off",
                         "%s g / (1 − %s %%) − %s g = %s g",
@@ -319,8 +283,19 @@ public final class RunPlanner {
                 .line("Poured out of one full mould", "%s g come back", fixed(poured, 0))
                 .line("Left in the bowl to work in", "%s g come back", fixed(bowl, 0))
                 .line("Melt", "%s g", fixed(melt, 0));
+        RunSheet.Tint tint = null;
+        if (of.tint() != null) {
+            String slug = of.tint().of();
+            String name = order.bar().parts().materials().get(slug).name();
+            tint = new RunSheet.Tint(slug, name, of.tint().fraction() * melt);
+            why.line(
+                    "Of it " + name,
+                    "%s %% of all the bowl: %s g",
+                    plain(100 * of.tint().fraction()),
+                    fixed(tint.grams(), 1));
+        }
         return new RunSheet.CouvertureBatch(
-                COUVERTURE + couverture.of(),
+                of.key(),
                 couverture.name(),
                 couverture.isChocolate() ? couverture.chocolate() : "compound",
                 stays,
@@ -330,22 +305,18 @@ public final class RunPlanner {
                 deposit,
                 scraped,
                 poured,
-                bowl);
+                bowl,
+                tint);
     }
 
     /** Plain ingredients that are laid as they are. */
     private List<RunSheet.LaidBatch> laid() {
         List<RunSheet.LaidBatch> batches = new ArrayList<>();
-        for (String slug : order.bar().bar().materials()) {
-            if (!order.formulas().containsKey(slug) && !melts(slug)) {
-                String name = order.bar().parts().materials().get(slug).name();
-                batches.add(new RunSheet.LaidBatch(LAID + slug, name, deposit(slug)));
-            }
-        }
+        masses.plain().forEach((key, of) -> batches.add(new RunSheet.LaidBatch(key, of.name(), masses.deposit(key))));
         return batches;
     }
 
-    private static List<RunSheet.WeighingLine> weighing(
+    private List<RunSheet.WeighingLine> weighing(
             List<RunSheet.FormulaBatch> formulas,
             List<RunSheet.CouvertureBatch> couvertures,
             List<RunSheet.LaidBatch> laid) {
@@ -354,10 +325,18 @@ public final class RunPlanner {
             batch.lines().forEach(l -> add(list, l.ingredient(), l.name(), l.grams(), batch.name()));
         }
         for (RunSheet.CouvertureBatch c : couvertures) {
-            add(list, c.key().substring(COUVERTURE.length()), c.name(), c.meltGrams(), "melt");
+            add(list, c.slug(), order.bar().parts().materials().get(c.slug()).name(), c.plainGrams(), "melt");
+            if (c.tint() != null) {
+                add(list, c.tint().ingredient(), c.tint().name(), c.tint().grams(), "stirred into " + c.name());
+            }
         }
         for (RunSheet.LaidBatch l : laid) {
-            add(list, l.key().substring(LAID.length()), l.name(), l.deposit().total(), "laid");
+            add(
+                    list,
+                    l.key().substring(LaidMasses.LAID.length()),
+                    l.name(),
+                    l.deposit().total(),
+                    "laid");
         }
         return List.copyOf(list.values());
     }

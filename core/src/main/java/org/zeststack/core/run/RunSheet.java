@@ -74,23 +74,32 @@ public record RunSheet(
      * Where what is laid ends up, in grams.
      *
      * @param pieces in the pieces to make
-     * @param offcuts trimmed off, lost in the kerf or left over
+     * @param offcuts trimmed off, lost in the kerf, left over, or landed beside the piece
      * @param spare in pieces beyond those to make
+     * @param kept what brush, gun, bag or tray keeps
      */
-    public record Deposit(double pieces, double offcuts, double spare) {
+    public record Deposit(double pieces, double offcuts, double spare, Double kept) {
 
         public static final Deposit NOTHING = new Deposit(0, 0, 0);
 
+        public Deposit {
+            kept = kept == null ? Double.valueOf(0) : kept;
+        }
+
+        public Deposit(double pieces, double offcuts, double spare) {
+            this(pieces, offcuts, spare, 0.0);
+        }
+
         public double total() {
-            return pieces + offcuts + spare;
+            return pieces + offcuts + spare + kept;
         }
 
         public Deposit plus(Deposit other) {
-            return new Deposit(pieces + other.pieces, offcuts + other.offcuts, spare + other.spare);
+            return new Deposit(pieces + other.pieces, offcuts + other.offcuts, spare + other.spare, kept + other.kept);
         }
 
         Deposit times(double share) {
-            return new Deposit(pieces * share, offcuts * share, spare * share);
+            return new Deposit(pieces * share, offcuts * share, spare * share, kept * share);
         }
     }
 
@@ -245,7 +254,7 @@ public record RunSheet(
     /**
      * One couverture of this run. What is melted is what stays, is scraped off, is poured out and is left in the bowl, to the gram.
      *
-     * @param key component key, {@code couverture-SLUG}
+     * @param key component key, {@code couverture-SLUG}, with what is stirred in behind it
      * @param kind dark, milk, white, blond or ruby
      * @param usedGrams what stays in pieces and off-cuts
      * @param meltGrams what to melt
@@ -254,6 +263,7 @@ public record RunSheet(
      * @param scrapedGrams scraped off moulds, tables and forks
      * @param pouredGrams poured out of one full mould
      * @param bowlGrams left in the bowl to work in
+     * @param tint what of it is stirred in; null where nothing
      */
     public record CouvertureBatch(
             String key,
@@ -266,7 +276,21 @@ public record RunSheet(
             Deposit deposit,
             Double scrapedGrams,
             Double pouredGrams,
-            Double bowlGrams) {
+            Double bowlGrams,
+            Tint tint) {
+
+        static final String PREFIX = "couverture-";
+        static final String STIRRED = "~";
+
+        /** What the couverture itself is in the store room. */
+        public String slug() {
+            return key.substring(PREFIX.length()).split(STIRRED)[0];
+        }
+
+        /** What of the bowl is couverture. */
+        public double plainGrams() {
+            return meltGrams - (tint == null ? 0 : tint.grams());
+        }
 
         public CouvertureBatch {
             if (deposit == null) {
@@ -277,6 +301,9 @@ public record RunSheet(
             }
         }
     }
+
+    /** What is stirred into a bowl, g. */
+    public record Tint(String ingredient, String name, double grams) {}
 
     /** One line of the weighing list: an ingredient over all components. */
     public record WeighingLine(String ingredient, String name, double grams, List<String> usedIn) {}

@@ -9,15 +9,21 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.CutFrom;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Technique;
 import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
 import org.zeststack.core.stack.BuildSteps;
+import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.temper.TemperWindow;
 
@@ -33,6 +39,7 @@ final class StepList {
     private final List<RunSheet.CouvertureBatch> couvertures;
     private final List<RunSheet.LayerTarget> targets;
     private final RunSheet.Moulds moulds;
+    private final LaidMasses masses;
     private final List<RunSheet.FormulaBatch> left;
     private final List<BenchStep> steps = new ArrayList<>();
     private final Set<String> begun = new HashSet<>();
@@ -43,12 +50,14 @@ final class StepList {
             List<RunSheet.FormulaBatch> formulas,
             List<RunSheet.CouvertureBatch> couvertures,
             List<RunSheet.LayerTarget> targets,
-            RunSheet.Moulds moulds) {
+            RunSheet.Moulds moulds,
+            LaidMasses masses) {
         this.order = order;
         this.ingredients = ingredients;
         this.couvertures = couvertures;
         this.targets = targets;
         this.moulds = moulds;
+        this.masses = masses;
         left = new ArrayList<>(formulas);
         left.sort(Comparator.comparing(f -> f.ending() != RunSheet.Ending.READING && !f.byEye()));
     }
@@ -59,8 +68,9 @@ final class StepList {
             List<RunSheet.FormulaBatch> formulas,
             List<RunSheet.CouvertureBatch> couvertures,
             List<RunSheet.LayerTarget> targets,
-            RunSheet.Moulds moulds) {
-        StepList list = new StepList(order, ingredients, formulas, couvertures, targets, moulds);
+            RunSheet.Moulds moulds,
+            LaidMasses masses) {
+        StepList list = new StepList(order, ingredients, formulas, couvertures, targets, moulds, masses);
         list.all();
         return List.copyOf(list.steps);
     }
@@ -137,7 +147,7 @@ final class StepList {
     /** A step of the pieces other than laying. */
     private void piece(MethodStep step) {
         switch (step.does()) {
-            case TEMPER, MELT -> bowl(step);
+            case TEMPER, MELT, TINT -> bowl(step);
             case CUT -> add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), step);
             case COUNT -> {
                 String last = moulds.carrier().equals("mould") ? "Release and count" : "Finish and count";
@@ -149,7 +159,16 @@ final class StepList {
 
     private String cutting() {
         String spare = moulds.spare() > 0 ? " %d pieces are spare.".formatted(moulds.spare()) : "";
-        return "%d of one, %d to cut.%s".formatted(moulds.cavities(), moulds.fills(), spare);
+        return "%d of one, %d to cut.%s%s".formatted(moulds.cavities(), moulds.fills(), tool(), spare);
+    }
+
+    /** How the cutting tool is set; empty where nothing is said of it. */
+    private String tool() {
+        return order.bar().frame() instanceof Frame.Cut cut
+                        && order.bar().bar().body() instanceof Body.Slab slab
+                        && slab.cutting() != null
+                ? cut.set(slab.cutting())
+                : "";
     }
 
     private RunSheet.LayerTarget target(StackLayer layer) {
@@ -199,7 +218,14 @@ final class StepList {
                             case "piece" -> "Shape ";
                             default -> "Lay ";
                         };
-                add("fill:" + layer.key(), StepKind.FILL, "", layer.key(), verb + layer.name(), detail, step);
+                add(
+                        "fill:" + layer.key(),
+                        StepKind.FILL,
+                        "",
+                        layer.key(),
+                        verb + layer.name(),
+                        detail + sheets(layer),
+                        step);
             }
             case BACK -> {
                 String detail = "%s mm, about %s g each.".formatted(fixed(layer.thicknessMm(), 1), each);
@@ -213,11 +239,58 @@ final class StepList {
                         step);
             }
             default -> {
-                String detail = "%s g a piece.".formatted(each);
+                String detail = strewn(layer, target);
                 String title = "%s: %s".formatted(title(layer), layer.name());
                 add("lay:" + layer.key(), StepKind.CLOSE, "", layer.key(), title, detail, step);
             }
         }
+    }
+
+    /** Grams of what has no height of its own, what to have ready beyond them, and the sheets that it is cut from. */
+    private String strewn(StackLayer layer, RunSheet.LayerTarget target) {
+        String of = moulds.carrier().equals("mould") ? "cavity" : "piece";
+        StringBuilder words = new StringBuilder(
+                "%s a %s.".formatted(Numbers.mass(target.window().targetGrams()), of));
+        RunSheet.Deposit whole = masses.deposit(layer);
+        if (whole.kept() > 0 || layer.design().handling().misses() > 0) {
+            Technique technique = layer.design().handling().technique();
+            words.append(" Have %s ready: %s stay, %s land beside, %s stay in the %s."
+                    .formatted(
+                            Numbers.mass(whole.total()),
+                            Numbers.mass(whole.pieces() + whole.spare()),
+                            Numbers.mass(whole.offcuts()),
+                            Numbers.mass(whole.kept()),
+                            technique == null ? "tool" : technique.tool()));
+        }
+        return words + sheets(layer);
+    }
+
+    /** Sheets that a layer is cut from; empty where it is cut from none. */
+    private String sheets(StackLayer layer) {
+        CutFrom from = layer.design().handling().cutFrom();
+        if (layer.perSheet() == 0) {
+            return "";
+        }
+        LaidMasses.Sheets of = masses.sheets(layer);
+        if (from == null) {
+            return " %d are laid, make %d: some break.".formatted(of.needed(), of.made());
+        }
+        BarLayer.Insert insert = layer.design().insert();
+        double raw = insert == null || insert.rawLengthMm() == 0 ? 1 : insert.rawLengthMm() / insert.lengthMm();
+        String rolled = raw == 1
+                ? ""
+                : ", rolled out to %s × %s mm raw"
+                        .formatted(fixed(from.lengthMm() * raw, 0), fixed(from.widthMm() * raw, 0));
+        return " Cut from %d %s of %s × %s mm%s: %d of one, %d are laid, %d spare."
+                .formatted(
+                        of.sheets(),
+                        of.sheets() == 1 ? "sheet" : "sheets",
+                        Numbers.plain(from.lengthMm()),
+                        Numbers.plain(from.widthMm()),
+                        rolled,
+                        of.perSheet(),
+                        of.needed(),
+                        of.sheets() * of.perSheet() - of.needed());
     }
 
     private static String title(StackLayer layer) {
@@ -225,18 +298,32 @@ final class StepList {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
+    /** The bowl that a step is about. */
+    private RunSheet.CouvertureBatch batch(MethodStep step) {
+        RunSheet.LayerTarget target =
+                target(order.bar().layer(BuildSteps.layerKey(step)).orElseThrow());
+        String key = BuildSteps.mixed(step) ? target.mixed() : target.component();
+        return couvertures.stream().filter(c -> c.key().equals(key)).findFirst().orElseThrow();
+    }
+
     /** A bowl; the first of a couverture is all that is melted of it, less what a foot takes from a bowl of its own. */
     private void bowl(MethodStep step) {
-        String of = BuildSteps.inTheBowl(order.bar(), step);
-        RunSheet.CouvertureBatch batch = couvertures.stream()
-                .filter(c -> c.key().equals("couverture-" + of))
-                .findFirst()
-                .orElseThrow();
+        RunSheet.CouvertureBatch batch = batch(step);
         StackLayer layer = order.bar().layer(BuildSteps.layerKey(step)).orElseThrow();
         boolean foot = layer.kind() == LayerKind.FOOT;
-        boolean again = !foot && !begun.add(of);
-        double melt = foot ? onCarriers(layer) : batch.meltGrams() - feetOf(of);
+        boolean again = !foot && !begun.add(batch.key());
+        double melt = foot ? onCarriers(layer) : batch.meltGrams() - feetOf(batch);
         String id = batch.key() + (again || foot ? ":" + step.part() : "");
+        if (step.does() == Act.TINT) {
+            String stir = "Stir %s of %s into all of the bowl, %s g with it."
+                    .formatted(
+                            Numbers.mass(melt * batch.tint().grams() / batch.meltGrams()),
+                            batch.tint().name(),
+                            fixed(melt, 0));
+            add("tint:" + id, StepKind.HAND, batch.key(), "", "Tint the bowl: " + batch.name(), stir, step);
+            begun.remove(batch.key());
+            return;
+        }
         if (step.does() == Act.MELT) {
             String warm =
                     again ? "Gently, at most 45 °C." : "Melt %s g gently, at most 45 °C.".formatted(fixed(melt, 0));
@@ -258,9 +345,9 @@ final class StepList {
         add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, words, step);
     }
 
-    private double feetOf(String of) {
+    private double feetOf(RunSheet.CouvertureBatch batch) {
         return order.bar().all(LayerKind.FOOT).stream()
-                .filter(f -> f.design().of().equals(of))
+                .filter(f -> masses.of(f).equals(batch.key()))
                 .mapToDouble(this::onCarriers)
                 .sum();
     }

@@ -113,16 +113,18 @@ public record SlabCut(
         return across * along;
     }
 
-    /** Length of the slab's own edge that pieces reach: none where it is trimmed off. Pieces are laid from one corner. */
-    public double outerEdgeMm() {
-        if (trimMm > 0) {
-            return 0;
-        }
+    /** Length of the slab's own long edges that pieces reach: none where they are trimmed off. Pieces are laid from one corner. */
+    public double outerSidesMm() {
         double pieceLengths = along * alongMm;
+        boolean farSide = across * acrossMm + (across - 1) * kerfMm >= widthMm * (1 - ROUNDING);
+        return trimMm > 0 ? 0 : (farSide ? 2 : 1) * pieceLengths;
+    }
+
+    /** The same of its two ends. */
+    public double outerEndsMm() {
         double pieceWidths = across * acrossMm;
-        boolean farSide = pieceWidths + (across - 1) * kerfMm >= widthMm * (1 - ROUNDING);
-        boolean farEnd = pieceLengths + (along - 1) * kerfMm >= lengthMm * (1 - ROUNDING);
-        return (farSide ? 2 : 1) * pieceLengths + (farEnd ? 2 : 1) * pieceWidths;
+        boolean farEnd = along * alongMm + (along - 1) * kerfMm >= lengthMm * (1 - ROUNDING);
+        return trimMm > 0 ? 0 : (farEnd ? 2 : 1) * pieceWidths;
     }
 
     /** What is not pieces, over the whole: trim, kerf and rest. */

@@ -10,6 +10,7 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Technique;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.quantity.Numbers;
@@ -27,6 +28,8 @@ public final class BarStack {
     public static final double BOWL_OVER_MM = 10;
 
     private static final double MM3_PER_ML = 1000;
+    private static final double STILL_GRAMS = 1e-9;
+    private static final int MOST_ROUNDS = 200;
 
     private final Bar bar;
     private final Parts parts;
@@ -51,10 +54,19 @@ public final class BarStack {
     public static BarStack of(Bar bar, Parts given) {
         bar.check();
         Parts parts = given.judgedBy(given.bounds().watched());
+        double[] shares = new double[bar.layers().size()];
+        BarStack stack = laid(bar, parts, shares);
+        for (int round = 0; round < MOST_ROUNDS && stack.shared(shares); round++) {
+            stack = laid(bar, parts, shares);
+        }
+        return stack;
+    }
+
+    private static BarStack laid(Bar bar, Parts parts, double[] shares) {
         List<Pour.Deposit> deposits = new ArrayList<>();
         for (int i = 0; i < bar.layers().size(); i++) {
             BarLayer layer = bar.layers().get(i);
-            deposits.add(new Pour.Deposit(i, layer, parts.of(layer, i)));
+            deposits.add(new Pour.Deposit(i, layer, parts.of(layer, i), shares[i], 1));
         }
         List<String> keys = keys(bar.layers());
         Body body = bar.body();
@@ -64,7 +76,42 @@ public final class BarStack {
         if (body instanceof Body.Shaped shaped) {
             return new ShapedBuild(bar, parts, shaped, deposits, keys).stack();
         }
-        return new LaidBuild(bar, parts, deposits, keys).stack();
+        if (body instanceof Body.Spread spread) {
+            return new SpreadBuild(bar, parts, spread, deposits, keys).stack();
+        }
+        return body instanceof Body.Sheet || body instanceof Body.Plate
+                ? new DiscsBuild(bar, parts, deposits, keys).stack()
+                : new LaidBuild(bar, parts, deposits, keys).stack();
+    }
+
+    /** Finds the grams of what is given as a share of what it lies on; whether any of them moved. */
+    private boolean shared(double[] shares) {
+        boolean moved = false;
+        for (StackLayer layer : layers) {
+            if (layer.design().by() == BarLayer.By.SHARE) {
+                double of = on(layer).map(StackLayer::grams).orElse(0.0);
+                double grams = layer.design().amount() / 100 * of / times(layer);
+                moved |= Math.abs(grams - shares[layer.index()]) > STILL_GRAMS;
+                shares[layer.index()] = grams;
+            }
+        }
+        return moved;
+    }
+
+    /** A mould's layers are reckoned for one cavity. */
+    private int times(StackLayer layer) {
+        return frame instanceof Frame.Moulded m && !layer.design().handling().oneHalf() ? m.halves() : 1;
+    }
+
+    /** What something is strewn on: the last layer before it that is spread, lined, shaped or coated, else the first after it. */
+    public Optional<StackLayer> on(StackLayer strewn) {
+        List<StackLayer> under = layers.stream()
+                .filter(l -> l.kind().level() || l.kind() == LayerKind.SHELL || l.kind() == LayerKind.COAT)
+                .toList();
+        return under.stream()
+                .filter(l -> l.index() < strewn.index())
+                .reduce((a, b) -> b)
+                .or(() -> under.stream().findFirst());
     }
 
     /** One word for what a bar has once, a number behind it for what it may have often. */
@@ -118,8 +165,9 @@ public final class BarStack {
      */
     public boolean melted(StackLayer layer, String of) {
         Material material = parts.materials().get(of);
+        Technique technique = layer.design().handling().technique();
         boolean strewn = layer.kind() == LayerKind.INCLUSION
-                || layer.kind() == LayerKind.TOPPING
+                || layer.kind() == LayerKind.TOPPING && (technique == null || !technique.liquid())
                 || layer.kind() == LayerKind.INSERT;
         if (strewn || !takes(layer, of) || material.family() != null) {
             return false;
@@ -127,6 +175,19 @@ public final class BarStack {
         return material.isChocolate()
                 || material.compound()
                 || material.melts(bounds()) && all(LayerKind.COAT).stream().anyMatch(coat -> takes(coat, of));
+    }
+
+    /**
+     * Whether something is stirred into the bowl that a layer is laid from, as a colour is: then all of the bowl is the mixture, also
+     * what is poured out, scraped off and left in it. What is marbled has two bowls, and what is a formula is made by itself.
+     */
+    public boolean stirred(StackLayer layer) {
+        BarLayer.Mix mix = layer.design().mix();
+        return mix != null
+                && mix.fraction() > 0
+                && !mix.marbled()
+                && melted(layer, layer.design().of())
+                && parts.materials().get(mix.of()).family() == null;
     }
 
     private static boolean takes(StackLayer layer, String of) {

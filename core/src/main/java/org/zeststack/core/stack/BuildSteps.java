@@ -1,6 +1,7 @@
 package org.zeststack.core.stack;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -72,18 +73,20 @@ public final class BuildSteps {
         return List.copyOf(build.steps);
     }
 
-    /** Slug of what is in the bowl of a step that tempers or melts. */
+    /** Slug of what is in the bowl of a step that tempers, melts or tints. */
     public static String inTheBowl(BarStack stack, MethodStep step) {
-        boolean mixed = step.part().endsWith(MIXED);
         BarLayer layer = stack.layer(layerKey(step)).orElseThrow().design();
-        return mixed ? layer.mix().of() : layer.of();
+        return mixed(step) ? layer.mix().of() : layer.of();
+    }
+
+    /** Whether a step's bowl is that of what is mixed into its layer. */
+    public static boolean mixed(MethodStep step) {
+        return step.part().endsWith(MIXED);
     }
 
     /** Key of the layer that a step lays or has a bowl for. */
     public static String layerKey(MethodStep step) {
-        return step.part().endsWith(MIXED)
-                ? step.part().substring(0, step.part().length() - MIXED.length())
-                : step.part();
+        return mixed(step) ? step.part().substring(0, step.part().length() - MIXED.length()) : step.part();
     }
 
     private void layers() {
@@ -93,7 +96,8 @@ public final class BuildSteps {
         boolean isCut = bar.body().cutToPieces();
         boolean out = false;
         boolean cut = false;
-        List<StackLayer> order = stack.layers();
+        boolean scored = false;
+        List<StackLayer> order = inOrder();
         for (int i = 0; i < order.size(); i++) {
             StackLayer layer = order.get(i);
             if (layer.kind() == LayerKind.FOOT) {
@@ -110,6 +114,10 @@ public final class BuildSteps {
             if (layer.kind() == LayerKind.COAT) {
                 feet();
             }
+            if (isCut && !cut && !scored && setByPiece(layer)) {
+                scored = true;
+                put("SCORE", "");
+            }
             lay(layer);
             boolean more = i + 1 < order.size()
                     && (order.get(i + 1).kind() == LayerKind.FILLING
@@ -125,7 +133,23 @@ public final class BuildSteps {
             cut();
         }
         coated();
+        if (stack.frame() instanceof Frame.Discs discs && discs.sizesMm().size() > 1) {
+            put("STACK", "");
+        }
         put("END", "");
+    }
+
+    /** What lies on a slab, tray or sheet when it is cut comes before what is laid on the pieces. */
+    private List<StackLayer> inOrder() {
+        List<StackLayer> order = new ArrayList<>(stack.layers());
+        if (stack.bar().body().cutToPieces()) {
+            order.sort(Comparator.comparing(l -> !stack.bar().onCarrier(l.index())));
+        }
+        return order;
+    }
+
+    private static boolean setByPiece(StackLayer layer) {
+        return layer.design().by() == BarLayer.By.PIECES;
     }
 
     private void out() {
@@ -138,7 +162,14 @@ public final class BuildSteps {
     private void cut() {
         coated();
         feet();
-        put("CUT", "");
+        if (stack.bar().body() instanceof Body.Slab slab) {
+            put(slab.cutting() == null ? "CUT" : "CUT " + slab.cutting().tool().name(), "");
+            if (slab.cornerMm() > 0) {
+                put("CORNERS", "");
+            }
+        } else {
+            put(stack.bar().body() instanceof Body.Spread ? "BREAK" : "CUT", "");
+        }
     }
 
     /** The foot is the last thing a slab gets before it is turned over, and coated or cut. */
@@ -156,11 +187,12 @@ public final class BuildSteps {
             coated();
         }
         BarLayer design = layer.design();
-        bowl(layer, design.of(), layer.key());
-        if (design.mix() != null && design.mix().fraction() > 0) {
-            bowl(layer, design.mix().of(), layer.key() + MIXED);
+        boolean stirred = stack.stirred(layer);
+        bowl(layer, design.of(), stirred ? "~" + design.mix() : "", layer.key());
+        if (design.mix() != null && design.mix().fraction() > 0 && !stirred) {
+            bowl(layer, design.mix().of(), "", layer.key() + MIXED);
         }
-        add(laying(stack.bar().build(), layer.kind().name()), layer.key());
+        add(laying(stack.bar().build(), how(layer), layer.kind().name()), layer.key());
         open = layer.kind() == LayerKind.COAT || open && layer.kind() == LayerKind.TOPPING;
     }
 
@@ -173,19 +205,22 @@ public final class BuildSteps {
     }
 
     /** A bowl that was used before stands too long until a back or a coat; for everything else it still is in temper. */
-    private void bowl(StackLayer layer, String of, String part) {
+    private void bowl(StackLayer layer, String of, String with, String part) {
         if (!stack.melted(layer, of)) {
             return;
+        }
+        if (!with.isEmpty() && (layer.kind() == LayerKind.FOOT || !ready.contains(of + with))) {
+            put("TINT", part);
         }
         if (layer.kind() == LayerKind.FOOT) {
             put("MELT", part);
             return;
         }
-        boolean first = ready.add(of);
+        boolean first = ready.add(of + with);
         boolean again = layer.kind() == LayerKind.BACK || layer.kind() == LayerKind.COAT;
         if (first || again) {
-            boolean tempers = stack.bar().finish() == Bar.Finish.TEMPERED
-                    && stack.parts().materials().get(of).isChocolate();
+            Material inIt = with.isEmpty() ? stack.parts().materials().get(of) : layer.material();
+            boolean tempers = stack.bar().finish() == Bar.Finish.TEMPERED && inIt.isChocolate();
             put(tempers ? first ? "BOWL" : "AGAIN" : "MELT", part);
         }
     }
@@ -198,10 +233,26 @@ public final class BuildSteps {
         rows.forEach(step -> steps.add(step.acts() ? step.doing(step.does(), part) : step));
     }
 
-    /** Steps that lay a kind of layer; a kind that the table does not know yet is laid all the same. */
-    static List<MethodStep> laying(Build build, String kind) {
-        List<MethodStep> rows = rows(build, kind);
-        return rows.isEmpty() ? rows(build, "LAYER") : rows;
+    /** In which way a layer is brought on, as the table of steps has it. */
+    private String how(StackLayer layer) {
+        if (layer.design().handling().technique() != null) {
+            return layer.design().handling().technique().name();
+        }
+        if (layer.design().handling().cover().piped()) {
+            return "PIPED";
+        }
+        return setByPiece(layer) && stack.bar().onCarrier(layer.index()) ? "SET" : "";
+    }
+
+    /** Steps that lay a kind of layer; a way or a kind that the table does not know yet is laid all the same. */
+    static List<MethodStep> laying(Build build, String how, String kind) {
+        for (String at : List.of(kind + " " + how, kind, "LAYER")) {
+            List<MethodStep> rows = rows(build, at);
+            if (!rows.isEmpty()) {
+                return rows;
+            }
+        }
+        return List.of();
     }
 
     private static List<MethodStep> rows(Build build, String at) {

@@ -5,7 +5,6 @@ import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.slab.SlabCut;
 import org.zeststack.core.weighing.FillWindow;
 
 /**
@@ -14,31 +13,34 @@ import org.zeststack.core.weighing.FillWindow;
  */
 final class Coats {
 
-    private static final double MM3_PER_ML = 1000;
     private static final double MOST_MM = 100;
 
-    private final Solid centre;
-    private final SlabCut cut;
-    private final double baseMm2;
-    private final double heightMm;
-    private Solid.Growth growth = Solid.Growth.NONE;
+    /** What a centre is cut from: coated before the cut, it takes more than its pieces keep. */
+    interface Whole {
 
-    /** Coats of a piece that was not cut from anything. */
-    Coats(Solid centre) {
-        this(centre, null, 0, 0);
+        /** What a pass takes for one piece, with the share of what is cut off, mL. */
+        double laidMl(BarLayer.Faces faces, Solid.Growth growth, double mm);
+
+        /** What of it a piece keeps, mL. */
+        double ownMl(BarLayer.Faces faces, Solid.Growth growth, double mm);
     }
 
+    private final Solid centre;
+    private final Whole whole;
+    private Solid.Growth growth = Solid.Growth.NONE;
+
     /**
-     * Coats of a piece cut from a slab, which may also be coated before it is cut.
-     *
-     * @param baseMm2 area of the piece
-     * @param heightMm of the slab without coats
+     * @param whole what the piece is cut from; null where it is cut from nothing
      */
-    Coats(Solid centre, SlabCut cut, double baseMm2, double heightMm) {
+    Coats(Solid centre, Whole whole) {
         this.centre = centre;
-        this.cut = cut;
-        this.baseMm2 = baseMm2;
-        this.heightMm = heightMm;
+        this.whole = whole;
+    }
+
+    /** What one more pass on a body takes, mL. */
+    static double passMl(Solid body, BarLayer.Faces faces, Solid.Growth growth, double mm) {
+        Solid coated = faces.bareEnds() ? body.withoutEnds() : body;
+        return coated.grownMl(growth.with(faces, mm)) - coated.grownMl(growth);
     }
 
     /** Lays the coats among the deposits, in order. */
@@ -60,7 +62,7 @@ final class Coats {
                 ? layer.amount() * layer.repeat()
                 : thicknessMm(faces, Pour.massOf(deposit) / density);
         double laidMl = laidMl(faces, thickness);
-        double ownMl = faces.wholeSlab() ? ownMl(faces, thickness) : laidMl;
+        double ownMl = beforeCut(faces) ? whole.ownMl(faces, growth, thickness) : laidMl;
         growth = growth.with(onPiece(faces), thickness);
         double grams = ownMl * density;
         return new StackLayer(
@@ -83,30 +85,19 @@ final class Coats {
         return bare || ml <= 0 ? 0 : new BrentSolver(1e-12).solve(300, t -> laidMl(faces, t) - ml, 0, MOST_MM);
     }
 
-    /** What a pass takes for one piece, with the share of off-cuts that are coated with the slab. */
+    private boolean beforeCut(BarLayer.Faces faces) {
+        return faces.wholeSlab() && whole != null;
+    }
+
+    /** What a pass takes for one piece. */
     private double laidMl(BarLayer.Faces faces, double t) {
-        if (faces.wholeSlab() && cut != null) {
-            Solid slab = new Solid.Upright(
-                    cut.lengthMm() * cut.widthMm(), 2 * (cut.lengthMm() + cut.widthMm()), coatedHeightMm());
-            double bare = slab.grownMl(Solid.Growth.NONE);
-            return (slab.grownMl(Solid.Growth.NONE.with(faces, t)) - bare) / cut.pieces();
-        }
-        return centre.grownMl(growth.with(faces, t)) - centre.grownMl(growth);
+        return beforeCut(faces) ? whole.laidMl(faces, growth, t) : passMl(centre, faces, growth, t);
     }
 
     /** The sides that a slab is coated on are not those of its pieces. */
-    private static BarLayer.Faces onPiece(BarLayer.Faces faces) {
-        return faces.wholeSlab() ? new BarLayer.Faces(faces.bottom(), false, faces.top(), true) : faces;
-    }
-
-    private double coatedHeightMm() {
-        return heightMm + growth.belowMm() + growth.aboveMm();
-    }
-
-    /** What of a slab's coat a piece keeps: its own faces, and of the slab's sides what its outer pieces reach, shared by all. */
-    private double ownMl(BarLayer.Faces faces, double t) {
-        double flats = (faces.bottom() ? baseMm2 : 0) + (faces.top() ? baseMm2 : 0);
-        double sides = faces.sides() ? cut.outerEdgeMm() * coatedHeightMm() / cut.pieces() : 0;
-        return (flats + sides) * t / MM3_PER_ML;
+    private BarLayer.Faces onPiece(BarLayer.Faces faces) {
+        return beforeCut(faces) && !(centre instanceof Solid.Round)
+                ? new BarLayer.Faces(faces.bottom(), false, faces.top(), true)
+                : faces;
     }
 }

@@ -5,6 +5,7 @@ import org.zeststack.core.bar.Body;
 import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.slab.Cutters;
 import org.zeststack.core.slab.SlabCut;
 
@@ -75,6 +76,22 @@ public sealed interface Frame {
      * @param lackingMl of one piece
      */
     record Cut(SlabCut cut, double cornerMm, double stackMm, double lackingMl) implements Frame {
+
+        /** How a cutting tool is set for it: which wires, or how many passes. */
+        public String set(Body.Cutting tool) {
+            if (tool.pitchMm() != null) {
+                return " With wires %s mm apart: every %d. along, every %d. across."
+                        .formatted(
+                                Numbers.plain(tool.pitchMm()),
+                                Math.round((cut.alongMm() + cut.kerfMm()) / tool.pitchMm()),
+                                Math.round((cut.acrossMm() + cut.kerfMm()) / tool.pitchMm()));
+            }
+            return tool.lanes() == null
+                    ? ""
+                    : " %d lanes: %d passes along, %d across."
+                            .formatted(tool.lanes(), tool.passes(cut.across()), tool.passes(cut.along()));
+        }
+
         @Override
         public double heightMm() {
             return stackMm;
@@ -95,8 +112,8 @@ public sealed interface Frame {
      * Discs or squares of a sheet.
      *
      * @param sizesMm from the bottom up; a piece has one stack of layers of each
-     * @param cutters arrangement of each size on its own sheet
-     * @param stackMm height of one size's layers
+     * @param cutters arrangement of each size on its own sheet; none where they are laid to size on a plate
+     * @param stacksMm height of each size's layers
      */
     record Discs(
             double lengthMm,
@@ -104,17 +121,17 @@ public sealed interface Frame {
             boolean round,
             List<Double> sizesMm,
             List<Cutters> cutters,
-            double stackMm,
+            List<Double> stacksMm,
             double lackingMl)
             implements Frame {
         @Override
         public int piecesOfOne() {
-            return cutters.stream().mapToInt(this::count).min().orElse(0);
+            return cutters.stream().mapToInt(this::count).min().orElse(1);
         }
 
         @Override
         public double heightMm() {
-            return stackMm * sizesMm.size();
+            return stacksMm.stream().mapToDouble(Double::doubleValue).sum();
         }
 
         private int count(Cutters of) {
@@ -123,6 +140,9 @@ public sealed interface Frame {
 
         @Override
         public double offcutFraction() {
+            if (cutters.isEmpty()) {
+                return 0;
+            }
             double used = sizesMm.stream().mapToDouble(this::areaMm2).sum() * piecesOfOne();
             return 1 - used / (sizesMm.size() * lengthMm * widthMm);
         }
@@ -136,16 +156,53 @@ public sealed interface Frame {
         }
     }
 
-    /** Shaped by hand; the centre's measures without coats. */
-    record Hand(Body.Form form, double lengthMm, double widthMm, double heightMm, double lackingMl) implements Frame {
+    /**
+     * Spread and broken.
+     *
+     * @param pieces that it is broken into
+     * @param stackMm how thick it is
+     */
+    record Spread(double lengthMm, double widthMm, int pieces, double stackMm, double offcutFraction, double lackingMl)
+            implements Frame {
         @Override
         public int piecesOfOne() {
-            return 1;
+            return pieces;
+        }
+
+        @Override
+        public double heightMm() {
+            return stackMm;
+        }
+
+        /** Side of a square as large as a piece in the mean. */
+        public double sideMm() {
+            return Math.sqrt(lengthMm * widthMm / pieces);
+        }
+    }
+
+    /**
+     * Shaped by hand; the measures of one piece without coats, with all that is laid on its centre.
+     *
+     * @param slices pieces of one log; 1 where it is not sliced
+     * @param endMm cut off each end of the log
+     */
+    record Hand(
+            Body.Form form,
+            double lengthMm,
+            double widthMm,
+            double heightMm,
+            double lackingMl,
+            int slices,
+            double endMm)
+            implements Frame {
+        @Override
+        public int piecesOfOne() {
+            return slices;
         }
 
         @Override
         public double offcutFraction() {
-            return 0;
+            return slices == 1 ? 0 : 2 * endMm / (slices * lengthMm + 2 * endMm);
         }
     }
 }

@@ -5,20 +5,13 @@ import java.util.List;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
-import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.cavity.Prism;
-import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
-import org.zeststack.core.slab.Cutters;
 import org.zeststack.core.slab.SlabCut;
-import org.zeststack.core.weighing.FillWindow;
 
-/** Lays the layers of a slab, tray or sheet on the table and cuts it. */
+/** Lays the layers of a slab or tray and cuts it. */
 final class LaidBuild {
-
-    private static final double RULERS_MM = 0.5;
-    private static final double THIN_SHARE = 0.2;
 
     private final Bar bar;
     private final Parts parts;
@@ -33,9 +26,6 @@ final class LaidBuild {
     }
 
     BarStack stack() {
-        if (bar.body() instanceof Body.Sheet sheet) {
-            return discs(sheet);
-        }
         if (bar.body() instanceof Body.Slab slab) {
             SlabCut cut = cut(() -> SlabCut.of(
                     slab.lengthMm(),
@@ -66,14 +56,24 @@ final class LaidBuild {
         double a = cut.alongMm();
         double b = cut.acrossMm();
         double area = areaMm2(a, b, cornerMm);
-        Pour pour = Pour.into(new Prism(new Outline(Outline.Kind.RECTANGLE, a, b), area), poured());
+        Pour pour = Pour.into(new Prism(new Outline(Outline.Kind.RECTANGLE, a, b), area), LaidLayers.poured(deposits));
         double share = cut.lengthMm() * cut.widthMm() / (cut.pieces() * area);
-        List<StackLayer> layers = levels(pour, share);
-        double height = heightMm(layers);
+        List<StackLayer> layers = new ArrayList<>();
+        for (Pour.Laid laid : pour.laid()) {
+            StackLayer layer = LaidLayers.level(laid, keys);
+            layers.add(sheet(layer, cut).laid(LaidLayers.byPiece(layer) ? 1 : share));
+        }
+        double height = LaidLayers.heightMm(layers);
         double around = 2 * (a + b) - (8 - 2 * Math.PI) * cornerMm;
-        Coats coats = new Coats(new Solid.Upright(area, around, height), cut, area, height);
+        Coats coats = new Coats(new Solid.Upright(area, around, height, b), new WholeSlab(cut, area, height));
         layers.addAll(coats.lay(deposits, keys));
-        strewn(layers, height, share);
+        for (Pour.Deposit d : deposits) {
+            if (LaidLayers.isStrewn(d)) {
+                StackLayer layer = LaidLayers.strewn(d, keys.get(d.index()), height);
+                boolean cutWith = bar.onCarrier(d.index()) && !LaidLayers.byPiece(layer);
+                layers.add(cutWith ? layer.laid(share) : layer);
+            }
+        }
         return new BarStack(bar, parts, new Frame.Cut(cut, cornerMm, height, pour.lackingMl()), layers);
     }
 
@@ -81,116 +81,41 @@ final class LaidBuild {
         return a * b - (4 - Math.PI) * corner * corner;
     }
 
-    private BarStack discs(Body.Sheet sheet) {
-        List<Cutters> cutters = new ArrayList<>();
-        double area = 0;
-        for (double size : sheet.cuttersMm()) {
-            Cutters of = Cutters.of(sheet.lengthMm(), sheet.widthMm(), size, sheet.gapMm());
-            if (of.pieces() == 0) {
-                throw new InvalidInput(Fault.of(
-                        "body.cuttersMm", String.valueOf(size), "No piece of that size comes out of the sheet."));
-            }
-            cutters.add(of);
-            area += outline(sheet, size).areaMm2();
+    /** A layer of the slab or tray that is itself cut from a larger sheet. */
+    private static StackLayer sheet(StackLayer layer, SlabCut cut) {
+        return LaidLayers.fromSheet(layer, cut.lengthMm(), cut.widthMm(), cut.lengthMm() * cut.widthMm(), false);
+    }
+
+    /** A slab coated before it is cut. */
+    private record WholeSlab(SlabCut cut, double baseMm2, double heightMm) implements Coats.Whole {
+
+        private static final double MM3_PER_ML = 1000;
+
+        @Override
+        public double laidMl(BarLayer.Faces faces, Solid.Growth growth, double mm) {
+            Solid slab = new Solid.Upright(
+                    cut.lengthMm() * cut.widthMm(),
+                    2 * (cut.lengthMm() + cut.widthMm()),
+                    coatedHeightMm(growth),
+                    Math.min(cut.lengthMm(), cut.widthMm()));
+            return Coats.passMl(slab, faces, Solid.Growth.NONE, mm) / cut.pieces();
         }
-        Pour pour = Pour.into(new Prism(outline(sheet, sheet.cuttersMm().get(0)), area), poured());
-        Frame.Discs bare =
-                new Frame.Discs(sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, 0, 0);
-        double share = 1 / (1 - bare.offcutFraction());
-        List<StackLayer> layers = levels(pour, share);
-        double height = heightMm(layers);
-        strewn(layers, height, share);
-        Frame frame = new Frame.Discs(
-                sheet.lengthMm(), sheet.widthMm(), sheet.round(), sheet.cuttersMm(), cutters, height, pour.lackingMl());
-        return new BarStack(bar, parts, frame, layers);
-    }
 
-    private static Outline outline(Body.Sheet sheet, double size) {
-        return new Outline(sheet.round() ? Outline.Kind.ELLIPSE : Outline.Kind.RECTANGLE, size, size);
-    }
-
-    private List<Pour.Deposit> poured() {
-        return deposits.stream()
-                .filter(d -> d.layer().kind() != LayerKind.COAT && !isStrewn(d))
-                .toList();
-    }
-
-    private static boolean isStrewn(Pour.Deposit deposit) {
-        return deposit.layer().kind() == LayerKind.TOPPING || deposit.layer().kind() == LayerKind.DECORATION;
-    }
-
-    /** What is poured, with its share of off-cuts. */
-    private List<StackLayer> levels(Pour pour, double share) {
-        List<StackLayer> layers = new ArrayList<>();
-        for (Pour.Laid laid : pour.laid()) {
-            Pour.Deposit deposit = laid.deposit();
-            layers.add(new StackLayer(
-                    deposit.index(),
-                    keys.get(deposit.index()),
-                    deposit.layer(),
-                    deposit.material(),
-                    laid.fromMm(),
-                    laid.toMm(),
-                    laid.toMm() - laid.fromMm(),
-                    laid.volumeMl(),
-                    laid.grams(),
-                    laid.grams() * share,
-                    window(deposit.layer(), laid.toMm() - laid.fromMm(), laid.grams())));
+        /** Its own faces, and of the slab's sides what its outer pieces reach, shared by all. */
+        @Override
+        public double ownMl(BarLayer.Faces faces, Solid.Growth growth, double mm) {
+            double flats = (faces.bottom() ? baseMm2 : 0) + (faces.top() ? baseMm2 : 0);
+            double edges = faces.bareEnds() ? longSidesMm() : cut.outerSidesMm() + cut.outerEndsMm();
+            double sides = faces.sides() ? edges * coatedHeightMm(growth) / cut.pieces() : 0;
+            return (flats + sides) * mm / MM3_PER_ML;
         }
-        return layers;
-    }
 
-    /** Between rulers a layer comes out half a millimetre higher or lower, thin ones a fifth (common practice, no source). */
-    private static FillWindow window(BarLayer layer, double thick, double grams) {
-        if (!layer.kind().level() || thick <= 0) {
-            return new FillWindow(grams, grams, grams);
+        private double longSidesMm() {
+            return cut.lengthMm() >= cut.widthMm() ? cut.outerSidesMm() : cut.outerEndsMm();
         }
-        double play = Math.min(RULERS_MM, THIN_SHARE * thick);
-        double least = layer.leastMm() == null ? thick - play : layer.leastMm();
-        double greatest = layer.greatestMm() == null ? thick + play : layer.greatestMm();
-        return new FillWindow(grams * least / thick, grams, grams * greatest / thick);
-    }
 
-    private static double heightMm(List<StackLayer> layers) {
-        return layers.stream()
-                .filter(l -> l.kind().level())
-                .mapToDouble(StackLayer::toMm)
-                .max()
-                .orElse(0);
-    }
-
-    private void strewn(List<StackLayer> layers, double height, double share) {
-        for (Pour.Deposit d : deposits) {
-            if (isStrewn(d)) {
-                StackLayer layer = strewn(d, keys.get(d.index()), height);
-                layers.add(bar.onCarrier(d.index()) ? layer.laid(share) : layer);
-            }
+        private double coatedHeightMm(Solid.Growth growth) {
+            return heightMm + growth.belowMm() + growth.aboveMm();
         }
-    }
-
-    /** What lies on top of a piece without a thickness of its own. */
-    static StackLayer strewn(Pour.Deposit deposit, String key, double atMm) {
-        double grams = Pour.massOf(deposit);
-        return new StackLayer(
-                deposit.index(),
-                key,
-                deposit.layer(),
-                deposit.material(),
-                atMm,
-                atMm,
-                0,
-                grams / deposit.material().densityGramsPerMl(),
-                grams,
-                grams,
-                strewnWindow(deposit.layer(), grams));
-    }
-
-    /** From piece to piece what is strewn or sprayed may differ as far as the bar allows. */
-    private static FillWindow strewnWindow(BarLayer layer, double grams) {
-        double each = layer.amount() == 0 ? 0 : grams / layer.amount();
-        return new FillWindow(
-                layer.leastMm() == null ? grams : layer.leastMm() * each,
-                grams,
-                layer.greatestMm() == null ? grams : layer.greatestMm() * each);
     }
 }

@@ -67,7 +67,7 @@ public final class MouldedBuild {
                 layers.add(shell(deposit, shellMm, outer.volumeMl() - inside.volumeMl()));
             } else if (!isPoured(deposit)) {
                 double at = deposit.layer().kind() == LayerKind.TOPPING ? cavity.depthMm() : 0;
-                layers.add(LaidBuild.strewn(deposit, keys.get(deposit.index()), at));
+                layers.add(LaidLayers.strewn(deposit, keys.get(deposit.index()), at));
             }
         }
         layers.addAll(poured(pour, inside));
@@ -83,7 +83,12 @@ public final class MouldedBuild {
                 parts.rows(),
                 parts.columns());
         return new BarStack(
-                bar, parts, frame, layers.stream().map(l -> l.times(halves)).toList());
+                bar,
+                parts,
+                frame,
+                layers.stream()
+                        .map(l -> l.times(l.design().handling().oneHalf() ? 1 : halves))
+                        .toList());
     }
 
     private static boolean isPoured(Pour.Deposit deposit) {
@@ -165,14 +170,21 @@ public final class MouldedBuild {
         List<StackLayer> layers = new ArrayList<>();
         for (Pour.Laid one : laid) {
             FillWindow window = window(one, bounds);
-            layers.add(layer(
+            StackLayer layer = layer(
                     one.deposit(),
                     one.fromMm(),
                     one.toMm(),
                     one.toMm() - one.fromMm(),
                     one.volumeMl(),
                     one.grams(),
-                    window));
+                    window);
+            BarLayer.Insert insert = layer.design().insert();
+            boolean disc = insert != null && insert.shape() == BarLayer.Shape.DISC;
+            layers.add(
+                    insert == null
+                            ? layer
+                            : LaidLayers.fromSheet(
+                                    layer, insert.lengthMm(), insert.acrossMm(), insert.outlineMm2(), disc));
         }
         return layers;
     }

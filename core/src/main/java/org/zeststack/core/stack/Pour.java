@@ -28,8 +28,21 @@ final class Pour {
     private static final int MOST_ROUNDS = 500;
     private static final int FLOOR = -1;
 
-    /** A layer with its material. */
-    record Deposit(int index, BarLayer layer, Material material) {
+    /**
+     * A layer with its material.
+     *
+     * @param shareGrams what it comes to where it is given as a share of what it lies on
+     * @param times how often its amount is laid: a part of it where a piece has several stacks
+     */
+    record Deposit(int index, BarLayer layer, Material material, double shareGrams, double times) {
+
+        Deposit(int index, BarLayer layer, Material material) {
+            this(index, layer, material, 0, 1);
+        }
+
+        Deposit times(double other) {
+            return new Deposit(index, layer, material, shareGrams, other);
+        }
 
         private boolean level() {
             return layer.kind().level();
@@ -146,9 +159,10 @@ final class Pour {
                 switch (layer.by()) {
                     case PIECES -> layer.amount() * layer.eachGrams();
                     case MILLIGRAMS -> layer.amount() / 1000;
+                    case SHARE -> deposit.shareGrams() / layer.repeat();
                     default -> layer.amount();
                 };
-        return each * layer.repeat();
+        return each * layer.repeat() * deposit.times();
     }
 
     /** Lays everything once; returns how far an insert moved by it. */

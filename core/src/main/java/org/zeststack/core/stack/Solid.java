@@ -11,6 +11,11 @@ interface Solid {
     /** Volume of the centre with what was laid on it. */
     double grownMl(Growth growth);
 
+    /** The same body with its two ends left bare; a ball has none. */
+    default Solid withoutEnds() {
+        return this;
+    }
+
     /** What of the faces asked for is coated; a round body has no sides apart from its top. */
     default BarLayer.Faces faces(BarLayer.Faces asked) {
         return asked;
@@ -53,32 +58,51 @@ interface Solid {
      * An upright body: a block, a piece cut from a slab, also with corners rounded as seen from above, or a whole slab.
      *
      * <p>With base F, outline P, height c with what was laid below and above alone, s on the sides and r rounded at an end:
-     * F (c + Σr) + (P s + π s²) c + Σ (π/4 s r P + 2/3 π s² r).
+     * F (c + Σr) + (P s + π s²) c + Σ (π/4 s r P + 2/3 π s² r). With bare ends P is that of the two long sides, and there are no
+     * corners: the terms in s² vanish.
+     *
+     * @param endMm length of one of its two ends
+     * @param ends whether they are coated with the sides
      */
-    record Upright(double baseMm2, double outlineMm, double heightMm) implements Solid {
+    record Upright(double baseMm2, double outlineMm, double heightMm, double endMm, boolean ends) implements Solid {
 
         private static final double MM3_PER_ML = 1000;
+
+        Upright(double baseMm2, double outlineMm, double heightMm, double endMm) {
+            this(baseMm2, outlineMm, heightMm, endMm, true);
+        }
+
+        @Override
+        public Solid withoutEnds() {
+            return new Upright(baseMm2, outlineMm - 2 * endMm, heightMm, 0, false);
+        }
 
         @Override
         public double grownMl(Growth g) {
             double upright = heightMm + g.below + g.above;
             double flats = baseMm2 * (upright + g.roundBelow + g.roundAbove);
-            double around = (outlineMm * g.side + Math.PI * g.side * g.side) * upright;
+            double corners = ends ? g.side * g.side : 0;
+            double around = (outlineMm * g.side + Math.PI * corners) * upright;
             double rounded = g.roundBelow + g.roundAbove;
-            double edges = Math.PI / 4 * g.side * rounded * outlineMm + 2 * Math.PI / 3 * g.side * g.side * rounded;
+            double edges = Math.PI / 4 * g.side * rounded * outlineMm + 2 * Math.PI / 3 * corners * rounded;
             return (flats + around + edges) / MM3_PER_ML;
         }
     }
 
     /** A ball, or a log, which is an upright cylinder laid down: coated all round, or dipped to its middle. */
-    record Round(boolean ball, double diameterMm, double lengthMm) implements Solid {
+    record Round(boolean ball, double diameterMm, double lengthMm, boolean ends) implements Solid {
 
         private static final double MM3_PER_ML = 1000;
-        private static final BarLayer.Faces BOTTOM = new BarLayer.Faces(true, false, false, false);
+
+        @Override
+        public Solid withoutEnds() {
+            return new Round(ball, diameterMm, lengthMm, false);
+        }
 
         @Override
         public BarLayer.Faces faces(BarLayer.Faces asked) {
-            return asked.sides() || asked.top() ? BarLayer.Faces.ALL : asked.bottom() ? BOTTOM : asked;
+            boolean all = asked.sides() || asked.top();
+            return new BarLayer.Faces(all || asked.bottom(), all, all, asked.wholeSlab(), asked.bareEnds());
         }
 
         @Override
@@ -89,10 +113,13 @@ interface Solid {
 
         private double parallelMl(double t) {
             double radius = diameterMm / 2;
-            return ball
-                    ? 4 * Math.PI / 3 * Math.pow(radius + t, 3) / MM3_PER_ML
-                    : new Upright(Math.PI * radius * radius, Math.PI * diameterMm, lengthMm)
-                            .grownMl(Growth.NONE.with(BarLayer.Faces.ALL, t));
+            if (ball) {
+                return 4 * Math.PI / 3 * Math.pow(radius + t, 3) / MM3_PER_ML;
+            }
+            return ends
+                    ? new Upright(Math.PI * radius * radius, Math.PI * diameterMm, lengthMm, 0)
+                            .grownMl(Growth.NONE.with(BarLayer.Faces.ALL, t))
+                    : Math.PI * (radius + t) * (radius + t) * lengthMm / MM3_PER_ML;
         }
     }
 }

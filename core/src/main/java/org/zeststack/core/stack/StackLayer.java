@@ -13,8 +13,9 @@ import org.zeststack.core.weighing.FillWindow;
  * @param fromMm lower level; heights count from the cavity's floor or from the table
  * @param toMm upper level
  * @param thicknessMm of a level layer or a coat; 0 for what is strewn or sprayed
- * @param laidGrams what is laid for one piece, with its share of off-cuts
+ * @param laidGrams what is laid for one piece, with its share of off-cuts, of what lands beside it and of what breaks
  * @param window grams that still leave a good piece; the mass itself at both ends where nothing bounds it
+ * @param perSheet how many one sheet of its own gives; 0 where it is not cut from one
  */
 public record StackLayer(
         int index,
@@ -27,7 +28,24 @@ public record StackLayer(
         double volumeMl,
         double grams,
         double laidGrams,
-        FillWindow window) {
+        FillWindow window,
+        int perSheet) {
+
+    /** A layer that is not cut from a sheet of its own. */
+    StackLayer(
+            int index,
+            String key,
+            BarLayer design,
+            Material material,
+            double fromMm,
+            double toMm,
+            double thicknessMm,
+            double volumeMl,
+            double grams,
+            double laidGrams,
+            FillWindow window) {
+        this(index, key, design, material, fromMm, toMm, thicknessMm, volumeMl, grams, laidGrams, window, 0);
+    }
 
     public LayerKind kind() {
         return design.kind();
@@ -35,6 +53,11 @@ public record StackLayer(
 
     public String name() {
         return material.name();
+    }
+
+    /** Whether it lies in a stack of discs, counted from 1 at the bottom. */
+    public boolean inStack(int number) {
+        return design.handling().level() == 0 || design.handling().level() == number;
     }
 
     /** Which colour and hatch draws it. */
@@ -45,13 +68,42 @@ public record StackLayer(
     /** The same, reaching down to another height. */
     StackLayer from(double otherMm) {
         return new StackLayer(
-                index, key, design, material, otherMm, toMm, thicknessMm, volumeMl, grams, laidGrams, window);
+                index, key, design, material, otherMm, toMm, thicknessMm, volumeMl, grams, laidGrams, window, perSheet);
     }
 
-    /** The same, laid on more than the piece itself. */
+    /** The same, so many times as much laid for what stays. */
     StackLayer laid(double share) {
         return new StackLayer(
-                index, key, design, material, fromMm, toMm, thicknessMm, volumeMl, grams, grams * share, window);
+                index,
+                key,
+                design,
+                material,
+                fromMm,
+                toMm,
+                thicknessMm,
+                volumeMl,
+                grams,
+                laidGrams * share,
+                window,
+                perSheet);
+    }
+
+    /** The same, cut from sheets that give so many, with what is left of them and what breaks. */
+    StackLayer cutFrom(int pieces, double share) {
+        double spare = 1 - design.handling().spareFraction();
+        return new StackLayer(
+                index,
+                key,
+                design,
+                material,
+                fromMm,
+                toMm,
+                thicknessMm,
+                volumeMl,
+                grams,
+                laidGrams * share / spare,
+                window,
+                pieces);
     }
 
     /** The same layer counted several times in a piece. */
@@ -67,6 +119,7 @@ public record StackLayer(
                 count * volumeMl,
                 count * grams,
                 count * laidGrams,
-                window.times(count));
+                window.times(count),
+                perSheet);
     }
 }

@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.bar.Handling.Cover;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 
@@ -26,6 +27,25 @@ public class BarChecksTest {
 
     private static Bar bar(Build build, Body body, BarLayer... layers) {
         return Bar.of(build, body, List.of(layers));
+    }
+
+    private static final BarLayer FOOT = LayerKind.FOOT.usual();
+    private static final BarLayer NIBS = LayerKind.TOPPING.usual();
+
+    private static Body sliced(Body.Form form, int slices, double end) {
+        return new Body.Shaped(form, 20, 30, 0, 0, slices, end);
+    }
+
+    private static Body wires(double length, double width) {
+        return new Body.Slab(300, 210, length, width, 0.5, 0, 0, new Body.Cutting(Body.Tool.WIRES, 7.5, null));
+    }
+
+    private static Body lanes(int lanes) {
+        return new Body.Slab(300, 200, 60, 25, 1, 5, 0, new Body.Cutting(Body.Tool.SLITTER, null, lanes));
+    }
+
+    private static BarLayer on(int level, Cover cover) {
+        return FILLING.handled(Handling.on(level, cover));
     }
 
     private static BarLayer many(int times, double each, Double celsius, BarLayer.Mix mix) {
@@ -63,7 +83,47 @@ public class BarChecksTest {
             {bar(Build.SLAB, SLAB, REST), "layer.0.by"},
             {bar(Build.MOULDED, MOULD, SHELL, REST, REST), "layer.2.by"},
             {bar(Build.SHAPED, BALL, CENTRE), ""},
-            {bar(Build.SHAPED, BALL, CENTRE, CENTRE), "layers"},
+            {bar(Build.SHAPED, BALL, CENTRE, CENTRE), ""},
+            {bar(Build.SHAPED, sliced(Body.Form.LOG, 100, 50.0), CENTRE), ""},
+            {bar(Build.SHAPED, sliced(Body.Form.LOG, 101, 0.0), CENTRE), "body.slices"},
+            {bar(Build.SHAPED, sliced(Body.Form.LOG, 0, 0.0), CENTRE), "body.slices"},
+            {bar(Build.SHAPED, sliced(Body.Form.LOG, 2, 50.1), CENTRE), "body.endMm"},
+            {bar(Build.SHAPED, sliced(Body.Form.BALL, 2, 0.0), CENTRE), "body.slices"},
+            {bar(Build.SLAB, wires(22, 37), FILLING), ""},
+            {bar(Build.SLAB, wires(22, 36), FILLING), "body.pieceWidthMm"},
+            {bar(Build.SLAB, wires(22.06, 37), FILLING), "body.pieceLengthMm"},
+            {bar(Build.SLAB, wires(22.04, 37), FILLING), ""},
+            {bar(Build.SLAB, lanes(100), FILLING), ""},
+            {bar(Build.SLAB, lanes(101), FILLING), "body.lanes"},
+            {bar(Build.OPEN, new Body.Plate(true, List.of(60.0, 40.0)), on(2, Cover.DOTS)), ""},
+            {bar(Build.OPEN, new Body.Plate(true, List.of(60.0, 40.0)), on(3, Cover.WHOLE)), "layer.0.level"},
+            {bar(Build.OPEN, new Body.Plate(true, List.of()), FILLING), "body.cuttersMm"},
+            {bar(Build.SLAB, SLAB, on(1, Cover.WHOLE)), "layer.0.level"},
+            {bar(Build.SLAB, SLAB, on(0, Cover.RINGS)), "layer.0.cover"},
+            {bar(Build.OPEN, new Body.Spread(400, 300, 30, 30, 0.5), FILLING), ""},
+            {bar(Build.OPEN, new Body.Spread(400, 300, 31, 30, 0), FILLING), "body.leastGrams"},
+            {bar(Build.OPEN, new Body.Spread(400, 300, 20, 30, 0.51), FILLING), "body.crumbs"},
+            {bar(Build.MOULDED, new Body.Moulded(1, true), SHELL, FILLING.handled(Handling.inOneHalf())), ""},
+            {bar(Build.MOULDED, MOULD, SHELL, FILLING.handled(Handling.inOneHalf())), "layer.1.oneHalf"},
+            {bar(Build.SLAB, SLAB, FILLING.handled(Handling.cut(new CutFrom(300, 200, 0, 0), 0.5))), ""},
+            {bar(Build.SLAB, SLAB, FILLING.handled(Handling.cut(new CutFrom(300, 200, 0, 0), 0.51))), "layer.0.spare"},
+            {bar(Build.SLAB, SLAB, FILLING.handled(Handling.cut(new CutFrom(9, 200, 0, 0), 0))), "layer.0.sheetLengthMm"
+            },
+            {
+                bar(Build.MOULDED, MOULD, SHELL, FILLING.handled(Handling.cut(new CutFrom(300, 200, 0, 0), 0))),
+                "layer.1.sheetLengthMm"
+            },
+            {bar(Build.SLAB, SLAB, FOOT.handled(Handling.cut(new CutFrom(300, 200, 0, 0), 0))), "layer.0.sheetLengthMm"
+            },
+            {bar(Build.SLAB, SLAB, FILLING.handled(Handling.by(Technique.SPRAY, null, null))), "layer.0.technique"},
+            {bar(Build.SLAB, SLAB, FILLING, NIBS.handled(Handling.by(Technique.STREW, 0.9, 2000.0))), ""},
+            {bar(Build.SLAB, SLAB, FILLING, NIBS.handled(Handling.by(Technique.STREW, 0.91, 0.0))), "layer.1.misses"},
+            {
+                bar(Build.SLAB, SLAB, FILLING, NIBS.handled(Handling.by(Technique.STREW, 0.0, 2001.0))),
+                "layer.1.keepsGrams"
+            },
+            {bar(Build.SLAB, SLAB, FILLING, NIBS.given(BarLayer.By.SHARE, 300)), ""},
+            {bar(Build.SLAB, SLAB, FILLING, NIBS.given(BarLayer.By.SHARE, 301)), "layer.1.amount"},
             {bar(Build.SHAPED, BALL, LayerKind.COAT.usual()), "layers"},
             {bar(Build.SLAB, new Body.Slab(300, 200, 60, 25, 1, 5, 12.5), FILLING), ""},
             {bar(Build.SLAB, new Body.Slab(300, 200, 60, 25, 1, 5, 12.6), FILLING), "body.cornerMm"},

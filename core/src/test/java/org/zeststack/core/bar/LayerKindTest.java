@@ -79,7 +79,9 @@ public class LayerKindTest {
         List<Fault> faults = faults(bar(BarLayer.mm(LayerKind.SHELL, "couverture-dark-62", 1.5), nuts));
         assertEquals(faults.size(), 1);
         assertEquals(faults.get(0).field(), "layer.1.by");
-        assertEquals(faults.get(0).message(), "The inclusion cannot be given in mm; permitted: g, pieces, mg.");
+        assertEquals(
+                faults.get(0).message(),
+                "The inclusion cannot be given in mm; permitted: g, pieces, mg, % of what it lies on.");
     }
 
     @Test

@@ -306,7 +306,11 @@ public class AnyRunTest {
     private static void isOnTheList(RunSheet sheet, String where) {
         Map<String, Double> wanted = new HashMap<>();
         sheet.formulas().forEach(f -> f.lines().forEach(l -> wanted.merge(l.ingredient(), l.grams(), Double::sum)));
-        sheet.couvertures().forEach(c -> wanted.merge(c.key().substring(11), c.meltGrams(), Double::sum));
+        sheet.couvertures().forEach(c -> wanted.merge(c.slug(), c.plainGrams(), Double::sum));
+        sheet.couvertures().stream()
+                .map(RunSheet.CouvertureBatch::tint)
+                .filter(t -> t != null)
+                .forEach(t -> wanted.merge(t.ingredient(), t.grams(), Double::sum));
         sheet.laid().forEach(l -> wanted.merge(l.key().substring(5), l.deposit().total(), Double::sum));
         assertEquals(sheet.weighing().size(), wanted.size(), where);
         sheet.weighing().forEach(w -> near(w.grams(), wanted.get(w.ingredient()), 1e-6, where + " " + w));

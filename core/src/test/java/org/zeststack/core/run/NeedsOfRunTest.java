@@ -267,13 +267,14 @@ public class NeedsOfRunTest {
     }
 
     @Test
-    public void twoSlabsAreTwoSlabsAndOffcutsCarryTheNuts() {
+    public void twoSlabsAreTwoSlabsAndOffcutsCarryWhatIsStrewn() {
         Bar bar = Bar.of(
                 Build.SLAB,
                 new Body.Slab(300, 200, 60, 25, 15, 0, 0),
                 List.of(
                         BarLayer.mm(LayerKind.FILLING, "formula:1:1", 10),
-                        BarLayer.pieces("hazelnut-roasted", 4, 1, 0.5),
+                        BarLayer.grams(LayerKind.INCLUSION, "hazelnut-roasted", 4),
+                        BarLayer.pieces("almond-roasted", 2, 1.2, 0.5),
                         BarLayer.mm(LayerKind.COAT, DARK, 1)));
         RunSheet sheet = plan(bar, null, 30, Set.of(), CARAMEL);
         int of = sheet.moulds().cavities();
@@ -283,6 +284,7 @@ public class NeedsOfRunTest {
         RunSheet.LaidBatch nuts = sheet.laid().get(0);
         near(nuts.deposit().total(), 2 * of * 4 / used, 1e-6, "nuts on two whole slabs, off-cuts too");
         near(nuts.deposit().pieces(), 30 * 4, 1e-9, "of them in the pieces");
+        near(sheet.laid().get(1).deposit().total(), 2 * of * 2.4, 1e-9, "set one by one, also on the spare pieces");
         near(
                 sheet.couvertures().get(0).deposit().total(),
                 sheet.couvertures().get(0).deposit().pieces(),

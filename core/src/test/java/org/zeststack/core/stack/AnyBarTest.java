@@ -103,7 +103,9 @@ public class AnyBarTest {
             return (c.cut().alongMm() * c.cut().acrossMm() - corners) * c.stackMm() / 1000;
         }
         if (stack.frame() instanceof Frame.Discs d) {
-            return d.sizesMm().stream().mapToDouble(d::areaMm2).sum() * d.stackMm() / 1000;
+            return d.sizesMm().stream().mapToDouble(d::areaMm2).sum()
+                    * d.stacksMm().get(0)
+                    / 1000;
         }
         Frame.Hand hand = (Frame.Hand) stack.frame();
         double w = hand.widthMm();

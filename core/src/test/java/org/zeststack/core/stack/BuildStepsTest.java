@@ -220,10 +220,10 @@ public class BuildStepsTest {
     public void everyKindIsLaidOnceHoweverNewItIs() {
         for (Build build : Build.values()) {
             for (LayerKind kind : build.kinds()) {
-                List<MethodStep> rows = BuildSteps.laying(build, kind.name());
+                List<MethodStep> rows = BuildSteps.laying(build, "", kind.name());
                 assertEquals(rows.stream().filter(s -> s.does() == Act.LAY).count(), 1L, build + " " + kind);
             }
-            assertEquals(BuildSteps.laying(build, "GLAZE").get(0).action(), "Lay it as drawn");
+            assertEquals(BuildSteps.laying(build, "", "GLAZE").get(0).action(), "Lay it as drawn");
         }
     }
 

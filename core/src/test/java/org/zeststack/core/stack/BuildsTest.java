@@ -209,6 +209,7 @@ public class BuildsTest {
                 new Body.Slab(300, 200, 60, 25, 15, 0, 0),
                 List.of(
                         BarLayer.mm(LayerKind.FILLING, CARAMEL, 10),
+                        BarLayer.grams(LayerKind.INCLUSION, "cocoa-nibs", 4.4),
                         BarLayer.pieces("hazelnut-roasted", 4, 1.1, 0.5),
                         BarLayer.mm(LayerKind.COAT, DARK, 1),
                         BarLayer.grams(LayerKind.TOPPING, "cocoa-nibs", 0.5)));
@@ -217,6 +218,7 @@ public class BuildsTest {
         for (String laid : List.of("filling-1", "inclusion-1")) {
             near(layer(stack, laid).laidGrams(), share * layer(stack, laid).grams(), 1e-9, laid);
         }
+        near(layer(stack, "inclusion-2").laidGrams(), 4.4, 1e-12, "set on each piece by itself: none on off-cuts");
         near(layer(stack, "topping-1").laidGrams(), 0.5, 1e-12, "strewn on the coated pieces: nothing on off-cuts");
         near(layer(stack, "coat-1").laidGrams(), layer(stack, "coat-1").grams(), 1e-12, "pieces are dipped one by one");
     }

@@ -24,7 +24,9 @@ public final class StoredJson {
         @JsonSubTypes.Type(value = Body.Slab.class, name = "slab"),
         @JsonSubTypes.Type(value = Body.Tray.class, name = "tray"),
         @JsonSubTypes.Type(value = Body.Shaped.class, name = "shaped"),
-        @JsonSubTypes.Type(value = Body.Sheet.class, name = "sheet")
+        @JsonSubTypes.Type(value = Body.Sheet.class, name = "sheet"),
+        @JsonSubTypes.Type(value = Body.Plate.class, name = "plate"),
+        @JsonSubTypes.Type(value = Body.Spread.class, name = "spread")
     })
     private interface BodyKinds {}
 

@@ -34,9 +34,10 @@ class BarApi {
             number: declaredGrams centreCelsius bowlMm
             """);
     static final Map<String, String> BODY = types("""
-            word: kind form
+            word: kind form tool
             number: mould lengthMm widthMm pieceLengthMm pieceWidthMm kerfMm trimMm cornerMm strips perStrip heightMm
-            number: grams gapMm
+            number: grams gapMm pitchMm lanes slices endMm leastGrams greatestGrams
+            fraction: crumbs
             boolean: halves
             text: cutter
             numbers: cuttersMm
@@ -47,12 +48,12 @@ class BarApi {
             number: openingRadiusMm segments gapMm bridgeWidthMm bridgeDepthMm edgeRadiusMm waterGrams rows columns
             """);
     static final Map<String, String> LAYER = types("""
-            word: kind by shape
+            word: kind by shape technique cover
             text: of mixOf
             number: amount eachGrams repeat lengthMm widthMm heightMm areaMm2 spreadMm sinkMm rawLengthMm leastMm
-            number: greatestMm celsius
-            fraction: embedded mixFraction
-            boolean: marbled bottom sides top wholeSlab
+            number: greatestMm celsius keepsGrams sheetLengthMm sheetWidthMm sheetGapMm sheetTrimMm level
+            fraction: embedded mixFraction misses spare
+            boolean: marbled bottom sides top wholeSlab bareEnds oneHalf
             """);
 
     private static final Set<String> FACES = Set.of("bottom", "sides", "top");

@@ -99,7 +99,9 @@ public class BarFields {
             fields.put(f + "sides", of.sides() ? YES : "");
             fields.put(f + "top", of.top() ? YES : "");
             fields.put(f + "wholeSlab", of.wholeSlab() ? YES : "");
+            fields.put(f + "bareEnds", of.bareEnds() ? YES : "");
         }
+        HandlingFields.put(fields, f, layer);
     }
 
     private static String shown(Double number) {
@@ -139,6 +141,15 @@ public class BarFields {
         return bar.map(b -> new Read(b, List.copyOf(rows)));
     }
 
+    /** The row of the layer that the body gives the size of; −1 where there is none. */
+    static int centreRow(FormInput form) {
+        boolean shaped = form.text("build").equals(Build.SHAPED.name());
+        return Rows.used(form, "layer").stream()
+                .filter(row -> shaped && form.text("layer." + row + ".kind").equals(LayerKind.FILLING.name()))
+                .findFirst()
+                .orElse(-1);
+    }
+
     /** A fault of the core under the names and rows that the form has. */
     static Fault atField(Fault fault, List<Integer> rows) {
         String field = fault.field()
@@ -172,7 +183,8 @@ public class BarFields {
                 kind.has(LayerKind.Field.FACES) ? faces(form, f) : null,
                 optional(form, f + "leastMm", range(by)),
                 optional(form, f + "greatestMm", range(by)),
-                optional(form, f + "celsius", BarLayer.CELSIUS));
+                optional(form, f + "celsius", BarLayer.CELSIUS),
+                HandlingFields.read(form, f, kind));
         return Optional.of(layer);
     }
 
@@ -182,6 +194,7 @@ public class BarFields {
             case GRAMS -> BarLayer.GRAMS;
             case MILLIGRAMS -> BarLayer.MILLIGRAMS;
             case PIECES -> BarLayer.PIECES;
+            case SHARE -> BarLayer.SHARE_PERCENT;
         };
     }
 
@@ -219,7 +232,8 @@ public class BarFields {
                 form.text(f + "bottom").equals(YES),
                 form.text(f + "sides").equals(YES),
                 form.text(f + "top").equals(YES),
-                form.text(f + "wholeSlab").equals(YES));
+                form.text(f + "wholeSlab").equals(YES),
+                form.text(f + "bareEnds").equals(YES));
     }
 
     private static double or(FormInput form, String field, Range range) {

@@ -24,6 +24,8 @@ final class BodyFields {
         SLAB("a slab, cut by size", Body.Slab.class),
         TRAY("a tray or sheet, cut by count", Body.Tray.class),
         SHEET("a sheet, with cutters", Body.Sheet.class),
+        PLATE("levels on a plate", Body.Plate.class),
+        SPREAD("a sheet, broken by weight", Body.Spread.class),
         SHAPED("the hand", Body.Shaped.class);
 
         private final String words;
@@ -68,6 +70,10 @@ final class BodyFields {
             fields.put("body.kerfMm", shown(s.kerfMm()));
             fields.put("body.trimMm", shown(s.trimMm()));
             fields.put("body.cornerMm", shown(s.cornerMm()));
+            Body.Cutting cutting = s.cutting();
+            fields.put("body.tool", cutting == null ? "" : cutting.tool().name());
+            fields.put("body.pitchMm", cutting == null || cutting.pitchMm() == null ? "" : shown(cutting.pitchMm()));
+            fields.put("body.lanes", cutting == null || cutting.lanes() == null ? "" : String.valueOf(cutting.lanes()));
         } else if (body instanceof Body.Tray t) {
             fields.put("body.kind", Kind.TRAY.name());
             sides(fields, t.lengthMm(), t.widthMm());
@@ -82,15 +88,28 @@ final class BodyFields {
             fields.put("body.widthMm", orEmpty(s.widthMm()));
             fields.put("body.heightMm", orEmpty(s.heightMm()));
             fields.put("body.grams", orEmpty(s.grams()));
+            fields.put("body.slices", s.slices() == 1 ? "" : String.valueOf(s.slices()));
+            fields.put("body.endMm", orEmpty(s.endMm()));
         } else if (body instanceof Body.Sheet s) {
             fields.put("body.kind", Kind.SHEET.name());
             sides(fields, s.lengthMm(), s.widthMm());
-            fields.put("body.cutter", s.round() ? "round" : "square");
-            fields.put(
-                    "body.cuttersMm",
-                    s.cuttersMm().stream().map(FormInput::shown).collect(Collectors.joining("; ")));
+            sizes(fields, s.round(), s.cuttersMm());
             fields.put("body.gapMm", shown(s.gapMm()));
+        } else if (body instanceof Body.Plate p) {
+            fields.put("body.kind", Kind.PLATE.name());
+            sizes(fields, p.round(), p.sizesMm());
+        } else if (body instanceof Body.Spread s) {
+            fields.put("body.kind", Kind.SPREAD.name());
+            sides(fields, s.lengthMm(), s.widthMm());
+            fields.put("body.leastGrams", shown(s.leastGrams()));
+            fields.put("body.greatestGrams", shown(s.greatestGrams()));
+            fields.put("body.crumbs", orEmpty(100 * s.crumbsFraction()));
         }
+    }
+
+    private static void sizes(Map<String, String> fields, boolean round, List<Double> sizesMm) {
+        fields.put("body.cutter", round ? "round" : "square");
+        fields.put("body.cuttersMm", sizesMm.stream().map(FormInput::shown).collect(Collectors.joining("; ")));
     }
 
     private static String orEmpty(double amount) {
@@ -110,15 +129,7 @@ final class BodyFields {
         }
         return switch (kind) {
             case MOULD -> mould(form);
-            case SLAB ->
-                new Body.Slab(
-                        mm(form, "body.lengthMm", SlabCut.SLAB_MM),
-                        mm(form, "body.widthMm", SlabCut.SLAB_MM),
-                        mm(form, "body.pieceLengthMm", SlabCut.PIECE_MM),
-                        mm(form, "body.pieceWidthMm", SlabCut.PIECE_MM),
-                        or(form, "body.kerfMm", SlabCut.KERF_MM),
-                        or(form, "body.trimMm", SlabCut.TRIM_MM),
-                        or(form, "body.cornerMm", Body.CORNER_MM));
+            case SLAB -> slab(form);
             case TRAY ->
                 new Body.Tray(
                         mm(form, "body.lengthMm", SlabCut.SLAB_MM),
@@ -135,7 +146,37 @@ final class BodyFields {
                         !form.text("body.cutter").equals("square"),
                         cutters(form),
                         or(form, "body.gapMm", SlabCut.KERF_MM));
+            case PLATE -> new Body.Plate(!form.text("body.cutter").equals("square"), cutters(form));
+            case SPREAD ->
+                new Body.Spread(
+                        mm(form, "body.lengthMm", SlabCut.SLAB_MM),
+                        mm(form, "body.widthMm", SlabCut.SLAB_MM),
+                        form.number("body.leastGrams", Body.GRAMS),
+                        form.number("body.greatestGrams", Body.GRAMS),
+                        form.has("body.crumbs") ? form.percent("body.crumbs", Body.Spread.CRUMBS) : 0);
         };
+    }
+
+    /** What a cut loses is the tool's usual kerf, where nobody says otherwise. */
+    private static Body slab(FormInput form) {
+        Body.Tool tool = form.has("body.tool") ? form.choice("body.tool", Body.Tool.class) : null;
+        boolean usual = tool != null && !form.has("body.kerfMm");
+        boolean wires = tool == Body.Tool.WIRES && form.has("body.pitchMm");
+        boolean lanes = tool == Body.Tool.SLITTER && form.has("body.lanes");
+        return new Body.Slab(
+                mm(form, "body.lengthMm", SlabCut.SLAB_MM),
+                mm(form, "body.widthMm", SlabCut.SLAB_MM),
+                mm(form, "body.pieceLengthMm", SlabCut.PIECE_MM),
+                mm(form, "body.pieceWidthMm", SlabCut.PIECE_MM),
+                usual ? tool.kerfMm() : or(form, "body.kerfMm", SlabCut.KERF_MM),
+                or(form, "body.trimMm", SlabCut.TRIM_MM),
+                or(form, "body.cornerMm", Body.CORNER_MM),
+                tool == null
+                        ? null
+                        : new Body.Cutting(
+                                tool,
+                                wires ? Double.valueOf(mm(form, "body.pitchMm", Body.Cutting.PITCH_MM)) : null,
+                                lanes ? Integer.valueOf(form.whole("body.lanes", Body.Cutting.LANES)) : null));
     }
 
     private static Body mould(FormInput form) {
@@ -157,7 +198,15 @@ final class BodyFields {
         double length = of == Body.Form.BALL || byMass ? 0 : mm(form, "body.lengthMm", Body.SIDE_MM);
         double width = of == Body.Form.BALL && byMass ? 0 : mm(form, "body.widthMm", Body.SIDE_MM);
         double height = of == Body.Form.BLOCK ? mm(form, "body.heightMm", Body.SIDE_MM) : 0;
-        return new Body.Shaped(of, length, width, height, grams);
+        boolean sliced = of == Body.Form.LOG && form.has("body.slices");
+        return new Body.Shaped(
+                of,
+                length,
+                width,
+                height,
+                grams,
+                sliced ? Integer.valueOf(form.whole("body.slices", Body.Shaped.SLICES)) : null,
+                sliced ? Double.valueOf(or(form, "body.endMm", Body.Shaped.END_MM)) : null);
     }
 
     private static List<Double> cutters(FormInput form) {
@@ -175,7 +224,7 @@ final class BodyFields {
         return sizes;
     }
 
-    private static double or(FormInput form, String field, Range range) {
+    static double or(FormInput form, String field, Range range) {
         return form.has(field) ? mm(form, field, range) : 0;
     }
 

@@ -1,0 +1,182 @@
+package org.zeststack.core.run;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Frame;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.StackLayer;
+
+/**
+ * From which component each layer of a run is laid, and where its mass ends up.
+ *
+ * <p>What lies on a slab, tray or sheet lies on its off-cuts and spare pieces. What is cut from a sheet of its own wants
+ * ⌈⌈needed / (1 − what breaks)⌉ / n of a sheet⌉ whole sheets; layers of the same sheet share them.
+ */
+final class LaidMasses {
+
+    static final String LAID = "laid-";
+
+    /** A bowl of melted couverture or compound, with what is stirred into all of it. */
+    record Bowl(String key, Material material, BarLayer.Mix tint) {}
+
+    /** Sheets that layers are cut from, for all of a run. */
+    record Sheets(int needed, int made, int sheets, int perSheet) {}
+
+    private final RunOrder order;
+    private final BarStack bar;
+    private final int pieces;
+    private final RunSheet.Moulds carriers;
+
+    LaidMasses(RunOrder order, int pieces, RunSheet.Moulds carriers) {
+        this.order = order;
+        this.bar = order.bar();
+        this.pieces = pieces;
+        this.carriers = carriers;
+    }
+
+    /** Key of the component that a layer is laid from. */
+    String of(StackLayer layer) {
+        BarLayer.Mix mix = layer.design().mix();
+        String key = component(layer, layer.design().of());
+        return bar.stirred(layer)
+                ? key + RunSheet.CouvertureBatch.STIRRED + mix.of() + "-" + Numbers.plain(100 * mix.fraction())
+                : key;
+    }
+
+    /** Key of what is mixed into a layer by itself; empty where nothing is, or where it is stirred into the bowl. */
+    String mixed(StackLayer layer) {
+        BarLayer.Mix mix = layer.design().mix();
+        return mix == null || mix.fraction() == 0 || bar.stirred(layer) ? "" : component(layer, mix.of());
+    }
+
+    /** Share of a layer that is mixed into it by itself. */
+    double mixedFraction(StackLayer layer) {
+        return mixed(layer).isEmpty() ? 0 : layer.design().mix().fraction();
+    }
+
+    private String component(StackLayer layer, String slug) {
+        NamedFormula formula = order.formulas().get(slug);
+        if (formula != null) {
+            return formula.key();
+        }
+        boolean melts = bar.layers().stream().anyMatch(l -> bar.melted(l, slug));
+        return melts ? RunSheet.CouvertureBatch.PREFIX + slug : LAID + slug;
+    }
+
+    /** Every bowl once, in the order of the design. */
+    List<Bowl> bowls() {
+        Map<String, Bowl> bowls = new LinkedHashMap<>();
+        for (StackLayer layer : designed()) {
+            boolean stirred = bar.stirred(layer);
+            Material own = bar.parts().materials().get(layer.design().of());
+            bowl(
+                    bowls,
+                    of(layer),
+                    stirred ? layer.material() : own,
+                    stirred ? layer.design().mix() : null);
+            if (!mixed(layer).isEmpty()) {
+                bowl(
+                        bowls,
+                        mixed(layer),
+                        bar.parts().materials().get(layer.design().mix().of()),
+                        null);
+            }
+        }
+        return List.copyOf(bowls.values());
+    }
+
+    private static void bowl(Map<String, Bowl> bowls, String key, Material material, BarLayer.Mix tint) {
+        if (key.startsWith(RunSheet.CouvertureBatch.PREFIX)) {
+            bowls.putIfAbsent(key, new Bowl(key, material, tint));
+        }
+    }
+
+    /** Plain ingredients that are laid as they are, by component key. */
+    Map<String, Material> plain() {
+        Map<String, Material> plain = new LinkedHashMap<>();
+        for (StackLayer layer : designed()) {
+            for (String key : List.of(of(layer), mixed(layer))) {
+                if (key.startsWith(LAID)) {
+                    plain.put(key, bar.parts().materials().get(key.substring(LAID.length())));
+                }
+            }
+        }
+        return plain;
+    }
+
+    private List<StackLayer> designed() {
+        List<StackLayer> layers = new ArrayList<>(bar.layers());
+        layers.sort((a, b) -> Integer.compare(a.index(), b.index()));
+        return layers;
+    }
+
+    /** Where all that is laid of a component ends up, mixtures included. */
+    RunSheet.Deposit deposit(String key) {
+        RunSheet.Deposit sum = RunSheet.Deposit.NOTHING;
+        for (StackLayer layer : bar.layers()) {
+            double share = (of(layer).equals(key) ? 1 - mixedFraction(layer) : 0)
+                    + (mixed(layer).equals(key) ? mixedFraction(layer) : 0);
+            sum = sum.plus(deposit(layer).times(share));
+        }
+        return sum;
+    }
+
+    /** Where a layer ends up over the whole run. */
+    RunSheet.Deposit deposit(StackLayer layer) {
+        boolean whole = bar.bar().onCarrier(layer.index());
+        int spare = whole ? carriers.spare() : 0;
+        double inPieces = layer.grams() * pieces;
+        double inSpare = layer.grams() * spare;
+        double keeps = layer.grams() > 0 ? layer.design().handling().keeps() : 0;
+        if (layer.perSheet() == 0) {
+            double beside = (layer.laidGrams() - layer.grams()) * (pieces + spare);
+            return new RunSheet.Deposit(inPieces, beside, inSpare, keeps);
+        }
+        Sheets sheets = sheets(layer);
+        double laid = layer.laidGrams() * (1 - layer.design().handling().spareFraction());
+        double each = laid * perCut(layer);
+        double net = layer.grams() * perCut(layer);
+        double cut = (double) sheets.sheets() * sheets.perSheet() * cuts(layer) / sheets.needed();
+        double extra = (cut - cuts(layer)) * net;
+        return new RunSheet.Deposit(inPieces, cut * each - extra - inPieces - inSpare, inSpare + extra, keeps);
+    }
+
+    /** Sheets that a layer is cut from, with the other layers of the same. */
+    Sheets sheets(StackLayer layer) {
+        int needed = bar.layers().stream()
+                .filter(l -> l.perSheet() == layer.perSheet()
+                        && l.design().of().equals(layer.design().of())
+                        && l.design().handling().equals(layer.design().handling()))
+                .mapToInt(this::cuts)
+                .sum();
+        int made = (int) Math.ceil(needed / (1 - layer.design().handling().spareFraction()) - 1e-9);
+        int sheets = (made + layer.perSheet() - 1) / layer.perSheet();
+        return new Sheets(needed, made, sheets, layer.perSheet());
+    }
+
+    /** How many are cut out for a layer in all: one for each time it lies on a slab, or in a cavity. */
+    private int cuts(StackLayer layer) {
+        boolean whole = bar.bar().onCarrier(layer.index());
+        return layer.design().repeat() * (whole ? carriers.fills() : pieces * cavities(layer));
+    }
+
+    /** Pieces that one cut lies in. */
+    private double perCut(StackLayer layer) {
+        boolean whole = bar.bar().onCarrier(layer.index());
+        return (whole ? carriers.cavities() : 1.0 / cavities(layer))
+                / layer.design().repeat();
+    }
+
+    private int cavities(StackLayer layer) {
+        return bar.frame() instanceof Frame.Moulded m
+                        && !layer.design().handling().oneHalf()
+                ? m.halves()
+                : 1;
+    }
+}
