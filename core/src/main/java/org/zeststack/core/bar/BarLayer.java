@@ -150,13 +150,14 @@ public record BarLayer(
             };
         }
 
-        /** The same with another length. */
+        /** The same with another length; a free outline is drawn out with it. */
         public Insert ofLength(double mm) {
-            return new Insert(shape, mm, widthMm, heightMm, areaMm2, spreadMm, sinkMm, rawLengthMm);
+            return new Insert(shape, mm, widthMm, heightMm, areaMm2 * mm / lengthMm, spreadMm, sinkMm, rawLengthMm);
         }
 
         public Insert ofWidth(double mm) {
-            return new Insert(shape, lengthMm, mm, heightMm, areaMm2, spreadMm, sinkMm, rawLengthMm);
+            double area = widthMm == 0 ? areaMm2 : areaMm2 * mm / widthMm;
+            return new Insert(shape, lengthMm, mm, heightMm, area, spreadMm, sinkMm, rawLengthMm);
         }
 
         public Insert ofHeight(double mm) {
@@ -172,8 +173,9 @@ public record BarLayer(
             if (shape != Shape.DISC) {
                 faults.within(field + "widthMm", widthMm, SIDE_MM);
             }
-            if (shape == Shape.FREE) {
-                faults.within(field + "areaMm2", areaMm2, AREA_MM2);
+            if (shape == Shape.FREE && faults.within(field + "areaMm2", areaMm2, AREA_MM2)) {
+                double most = Math.max(AREA_MM2.least(), lengthMm * widthMm);
+                faults.within(field + "areaMm2", areaMm2, new Range(AREA_MM2.least(), most, "mm²"));
             }
             faults.within(field + "heightMm", heightMm, HEIGHT_MM);
             faults.within(field + "spreadMm", spreadMm, SPREAD_MM);

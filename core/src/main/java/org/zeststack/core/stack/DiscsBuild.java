@@ -78,7 +78,9 @@ final class DiscsBuild {
             }
             for (StackLayer layer : layers) {
                 boolean whole = bar.onCarrier(layer.index()) && !LaidLayers.byPiece(layer);
-                add(sums, whole ? layer.laid(share) : layer);
+                StackLayer laid = whole ? layer.laid(share) : layer;
+                StackLayer before = sums[layer.index()];
+                sums[layer.index()] = before == null ? laid : before.plus(laid);
             }
         }
         Frame frame = new Frame.Discs(length, width, round, sizes, cutters, heights, lacking);
@@ -115,28 +117,6 @@ final class DiscsBuild {
                 l.grams() * share,
                 l.laidGrams() * share,
                 window);
-    }
-
-    /** The same layer in another stack lies at that one's height; it is told at the lowest it lies in. */
-    private static void add(StackLayer[] sums, StackLayer l) {
-        StackLayer sum = sums[l.index()];
-        sums[l.index()] = sum == null
-                ? l
-                : new StackLayer(
-                        l.index(),
-                        l.key(),
-                        l.design(),
-                        l.material(),
-                        sum.fromMm(),
-                        sum.toMm(),
-                        sum.thicknessMm(),
-                        sum.volumeMl() + l.volumeMl(),
-                        sum.grams() + l.grams(),
-                        sum.laidGrams() + l.laidGrams(),
-                        new FillWindow(
-                                sum.window().leastGrams() + l.window().leastGrams(),
-                                sum.window().targetGrams() + l.window().targetGrams(),
-                                sum.window().greatestGrams() + l.window().greatestGrams()));
     }
 
     private double areaMm2(double size) {

@@ -57,13 +57,40 @@ public final class MouldedBuild {
         int shell = bar.first(LayerKind.SHELL);
         double shellMm = shell < 0 ? 0 : shellMm(deposits.get(shell));
         Hollow inside = shell < 0 ? outer : inside(shellMm);
-        List<Pour.Deposit> poured =
-                deposits.stream().filter(MouldedBuild::isPoured).toList();
-        Pour pour = Pour.into(inside, poured);
-        int halves = body.halves() ? 2 : 1;
+        Pour pour = Pour.into(inside, poured(deposits));
+        List<StackLayer> layers = half(deposits, pour, inside, shellMm);
+        double lackingMl = pour.lackingMl();
+        if (body.halves()) {
+            List<Pour.Deposit> both = deposits.stream()
+                    .filter(d -> !d.layer().handling().oneHalf())
+                    .toList();
+            Pour other = Pour.into(inside, poured(both));
+            lackingMl = Math.max(lackingMl, other.lackingMl());
+            layers = joined(layers, half(both, other, inside, shellMm));
+        }
+        Frame frame = new Frame.Moulded(
+                cavity,
+                outer,
+                inside,
+                shellMm,
+                body.halves() ? 2 : 1,
+                pour.emptyMm(),
+                lackingMl,
+                pour.lackingMm(),
+                parts.rows(),
+                parts.columns());
+        return new BarStack(bar, parts, frame, layers);
+    }
+
+    private static List<Pour.Deposit> poured(List<Pour.Deposit> of) {
+        return of.stream().filter(MouldedBuild::isPoured).toList();
+    }
+
+    /** Layers of one cavity. */
+    private List<StackLayer> half(List<Pour.Deposit> of, Pour pour, Hollow inside, double shellMm) {
         List<StackLayer> layers = new ArrayList<>();
-        for (Pour.Deposit deposit : deposits) {
-            if (deposit.index() == shell) {
+        for (Pour.Deposit deposit : of) {
+            if (deposit.layer().kind() == LayerKind.SHELL) {
                 layers.add(shell(deposit, shellMm, outer.volumeMl() - inside.volumeMl()));
             } else if (!isPoured(deposit)) {
                 double at = deposit.layer().kind() == LayerKind.TOPPING ? cavity.depthMm() : 0;
@@ -71,24 +98,18 @@ public final class MouldedBuild {
             }
         }
         layers.addAll(poured(pour, inside));
-        Frame frame = new Frame.Moulded(
-                cavity,
-                outer,
-                inside,
-                shellMm,
-                halves,
-                pour.emptyMm(),
-                pour.lackingMl(),
-                pour.lackingMm(),
-                parts.rows(),
-                parts.columns());
-        return new BarStack(
-                bar,
-                parts,
-                frame,
-                layers.stream()
-                        .map(l -> l.times(l.design().handling().oneHalf() ? 1 : halves))
-                        .toList());
+        return layers;
+    }
+
+    /** Two halves as one piece; what is in one only counts once. */
+    private static List<StackLayer> joined(List<StackLayer> one, List<StackLayer> other) {
+        return one.stream()
+                .map(l -> other.stream()
+                        .filter(o -> o.index() == l.index())
+                        .findFirst()
+                        .map(l::plus)
+                        .orElse(l))
+                .toList();
     }
 
     private static boolean isPoured(Pour.Deposit deposit) {

@@ -106,8 +106,12 @@ public record StackLayer(
                 pieces);
     }
 
-    /** The same layer counted several times in a piece. */
-    StackLayer times(int count) {
+    /** The same layer in another stack or half of the piece; it is told where it lies here. */
+    StackLayer plus(StackLayer other) {
+        FillWindow both = new FillWindow(
+                window.leastGrams() + other.window.leastGrams(),
+                window.targetGrams() + other.window.targetGrams(),
+                window.greatestGrams() + other.window.greatestGrams());
         return new StackLayer(
                 index,
                 key,
@@ -116,10 +120,10 @@ public record StackLayer(
                 fromMm,
                 toMm,
                 thicknessMm,
-                count * volumeMl,
-                count * grams,
-                count * laidGrams,
-                window.times(count),
+                volumeMl + other.volumeMl,
+                grams + other.grams,
+                laidGrams + other.laidGrams,
+                both,
                 perSheet);
     }
 }

@@ -17,6 +17,8 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
+import org.zeststack.core.bar.CutFrom;
+import org.zeststack.core.bar.Handling;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
@@ -39,6 +41,7 @@ import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.Parts;
 import org.zeststack.core.stack.RandomBars;
+import org.zeststack.core.stack.RandomWays;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -151,7 +154,7 @@ public class AnyRunTest {
 
     private record Planned(RunOrder order, RunSheet sheet) {}
 
-    private static Planned next(RandomBars bars, SplittableRandom random) {
+    private static Planned next(RandomWays bars, SplittableRandom random) {
         while (true) {
             RandomBars.Made made = bars.next();
             try {
@@ -194,16 +197,17 @@ public class AnyRunTest {
         return new Planned(order, RunPlanner.plan(order, FINISHED));
     }
 
-    private static RandomBars bars(SplittableRandom random) {
-        return new RandomBars(
+    private static RandomWays bars(SplittableRandom random) {
+        RandomBars bars = new RandomBars(
                 random,
                 List.of("formula:1:1", "formula:2:1", "formula:3:1", "formula:4:1", "formula:6:1", "raspberry-jam"));
+        return new RandomWays(bars, random);
     }
 
     @Test
     public void whatIsWeighedIsWhatIsLaidLostAndComesBack() {
         SplittableRandom random = new SplittableRandom(51);
-        RandomBars bars = bars(random);
+        RandomWays bars = bars(random);
         int both = 0;
         for (int n = 0; n < RUNS; n++) {
             Planned planned = next(bars, random);
@@ -292,7 +296,8 @@ public class AnyRunTest {
         for (StackLayer layer : stack.layers()) {
             boolean whole = stack.bar().onCarrier(layer.index());
             int of = whole ? sheet.moulds().fills() * sheet.moulds().cavities() : sheet.piecesToMake();
-            laid += layer.laidGrams() * of;
+            laid += layer.perSheet() == 0 ? layer.laidGrams() * of : inSheets(stack, layer, sheet, whole);
+            laid += layer.grams() > 0 ? layer.design().handling().keeps() : 0;
         }
         near(all.total(), laid, 1e-6 * laid, where + ": laid in all");
         double targets = sheet.layers().stream()
@@ -300,7 +305,37 @@ public class AnyRunTest {
                 .sum();
         near(targets, sheet.pieceGrams(), 1e-9 * targets, where + ": the layers' targets are the piece");
         int halves = stack.frame() instanceof Frame.Moulded m ? m.halves() : 1;
-        sheet.layers().forEach(t -> assertEquals(t.perPiece(), Integer.valueOf(halves), where));
+        sheet.layers().forEach(t -> {
+            boolean one = stack.layer(t.key()).orElseThrow().design().handling().oneHalf();
+            assertEquals(t.perPiece(), Integer.valueOf(one ? 1 : halves), where);
+        });
+    }
+
+    /** Whole sheets by their own size, or pieces one by one, with what breaks; every sheet of the generator is of one layer. */
+    private static double inSheets(BarStack stack, StackLayer layer, RunSheet sheet, boolean whole) {
+        Handling handling = layer.design().handling();
+        int halves = stack.frame() instanceof Frame.Moulded m && !handling.oneHalf() ? m.halves() : 1;
+        int needed = layer.design().repeat() * (whole ? sheet.moulds().fills() : sheet.piecesToMake() * halves);
+        int made = (int) Math.ceil(needed / (1 - handling.spareFraction()) - 1e-9);
+        int sheets = (made + layer.perSheet() - 1) / layer.perSheet();
+        double cut = layer.design().repeat() * (whole ? 1.0 / sheet.moulds().cavities() : halves);
+        CutFrom from = handling.cutFrom();
+        if (from == null) {
+            return made * layer.laidGrams() * (1 - handling.spareFraction()) / cut;
+        }
+        double areaMm2 = whole
+                ? ((Frame.Cut) stack.frame()).cut().lengthMm()
+                        * ((Frame.Cut) stack.frame()).cut().widthMm()
+                : layer.design().insert().outlineMm2();
+        double net = whole ? layer.grams() / (1 - outside((Frame.Cut) stack.frame())) : layer.grams();
+        return sheets * from.lengthMm() * from.widthMm() * net / cut / areaMm2;
+    }
+
+    /** Share of a slab that no piece keeps, rounded corners too. */
+    private static double outside(Frame.Cut cut) {
+        double piece = cut.cut().alongMm() * cut.cut().acrossMm() - (4 - Math.PI) * cut.cornerMm() * cut.cornerMm();
+        return 1
+                - cut.cut().pieces() * piece / (cut.cut().lengthMm() * cut.cut().widthMm());
     }
 
     private static void isOnTheList(RunSheet sheet, String where) {
@@ -358,7 +393,7 @@ public class AnyRunTest {
     @Test
     public void theLedgerOfASimulatedBenchCloses() {
         SplittableRandom random = new SplittableRandom(52);
-        RandomBars bars = bars(random);
+        RandomWays bars = bars(random);
         for (int n = 0; n < RUNS; n++) {
             Planned planned = next(bars, random);
             RunSheet sheet = planned.sheet;
@@ -432,7 +467,7 @@ public class AnyRunTest {
                 planned += grams;
                 real += grams * shares.get(layer.key());
             }
-            return planned == 0 ? 0 : deposit.total() * real / planned;
+            return planned == 0 ? deposit.kept() : (deposit.total() - deposit.kept()) * real / planned + deposit.kept();
         }
 
         private void enter(EntryBody body) {

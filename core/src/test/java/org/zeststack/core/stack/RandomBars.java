@@ -105,12 +105,13 @@ public final class RandomBars {
     private BarLayer insert(double length, double width) {
         BarLayer.Shape shape = BarLayer.Shape.values()[random.nextInt(3)];
         double across = from(0.3, 0.6) * width;
+        double along = shape == BarLayer.Shape.DISC ? across : from(0.2, 0.4) * length;
         BarLayer.Insert insert = new BarLayer.Insert(
                 shape,
-                shape == BarLayer.Shape.DISC ? across : from(0.2, 0.4) * length,
+                along,
                 across,
                 from(0.8, 3),
-                across * across / 2,
+                Math.min(across / 2, along) * across,
                 from(0, 0.4),
                 random.nextInt(3) * from(0, 3),
                 0);
