@@ -67,7 +67,9 @@ public final class TestRun {
                         100.0,
                         RunSheet.Ending.READING,
                         1,
-                        "")),
+                        "",
+                        0.0,
+                        null)),
                 List.of(new RunSheet.CouvertureBatch(
                         "couverture-dark",
                         "dark",

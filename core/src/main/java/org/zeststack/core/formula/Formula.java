@@ -1,13 +1,16 @@
 package org.zeststack.core.formula;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.zeststack.core.household.Measures;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.sugar.Cook;
 
@@ -69,6 +72,26 @@ public record Formula(
         return new Formula(family, others, stopCelsius, handlingLossFraction, method, finish, choices, measures);
     }
 
+    /**
+     * A variant with some of the lines that may be left out: they go in at their usual place, folded in warm where the pot is cooked
+     * and that is the pot.
+     *
+     * @param indexes of lines that are planned this time
+     */
+    public Formula including(Set<Integer> indexes, IngredientTable ingredients) {
+        boolean boiled = cooked() || finish.byEye();
+        List<FormulaLine> planned = new ArrayList<>();
+        for (int i = 0; i < lines.size(); i++) {
+            FormulaLine line = lines.get(i);
+            planned.add(
+                    line.counts() || !indexes.contains(i)
+                            ? line
+                            : line.at(UsualPlace.of(family, ingredients.get(line.ingredient()))
+                                    .orElse(boiled ? FormulaLine.Role.WARM : FormulaLine.Role.POT)));
+        }
+        return withLines(planned);
+    }
+
     /** Whether it is cooked to a reading. */
     public boolean cooked() {
         return stopCelsius != null;
@@ -91,6 +114,12 @@ public record Formula(
                         "line." + i + ".ingredient", line.ingredient(), "Choose an ingredient from the store room."));
             }
             faults.within("line." + i + ".grams", line.grams(), LINE_GRAMS);
+            if (line.upToGrams() != null) {
+                faults.within(
+                        "line." + i + ".upTo",
+                        line.upToGrams(),
+                        new Range(Math.max(LINE_GRAMS.least(), line.grams()), LINE_GRAMS.greatest(), "g"));
+            }
         }
         if (stopCelsius != null) {
             faults.within("stopCelsius", stopCelsius, Cook.STOP_CELSIUS);
@@ -114,6 +143,25 @@ public record Formula(
             }
         }
         faults.within("bakedLossFraction", finish.bakedLossFraction(), Finish.BAKED_LOSS);
+        cups(faults);
         faults.within("overrunFraction", finish.overrunFraction(), Finish.OVERRUN);
+    }
+
+    private void cups(Faults faults) {
+        Double before = finish.cupBeforeGrams();
+        Double after = finish.cupAfterGrams();
+        if (before == null && after == null) {
+            return;
+        }
+        if (before == null || after == null) {
+            faults.add(Fault.of("cupAfterGrams", "", "Weigh the same cup before and after, or write neither."));
+        } else if (faults.within("cupBeforeGrams", before, Finish.CUP_GRAMS)
+                && faults.within("cupAfterGrams", after, Finish.CUP_GRAMS)
+                && after > before) {
+            faults.add(Fault.of(
+                    "cupAfterGrams",
+                    Numbers.plain(after),
+                    "A cup with air in it weighs less than before, at most %s g.".formatted(Numbers.plain(before))));
+        }
     }
 }

@@ -24,7 +24,7 @@ import org.zeststack.core.water.WaterActivity;
  * @param cook the cook at sea-level target and this place's pressure; empty where none is made to a reading
  * @param after the finished mass; where it ends by eye, at the middle of the moisture claimed
  * @param leastGrams finished mass at the least moisture claimed
- * @param greatestGrams finished mass at the greatest moisture claimed
+ * @param greatestGrams finished mass at the greatest moisture claimed, and with the most of what goes in to effect
  * @param moistureKnown false where it ends by eye and nobody has said how moist it is
  * @param density of the finished mass at 20 °C, with its air and the pores of what keeps them
  * @param bulk the same as an ingredient of another formula has it
@@ -54,6 +54,35 @@ public record FormulaBalance(
      * @throws Refusal if the cook cannot be modelled
      */
     public static FormulaBalance of(Formula formula, IngredientTable ingredients, double pressureKpa) {
+        FormulaBalance started = started(formula, ingredients, pressureKpa);
+        boolean ranges = formula.lines().stream().anyMatch(l -> l.counts() && l.mostGrams() > l.grams());
+        return ranges ? started.upTo(started(most(formula), ingredients, pressureKpa)) : started;
+    }
+
+    /** With the most that may be used of every line that goes in to effect. */
+    private static Formula most(Formula formula) {
+        return formula.withLines(formula.lines().stream()
+                .map(l -> l.counts() ? l.withGrams(l.mostGrams()) : l)
+                .toList());
+    }
+
+    /** The same, with the finished mass that it may come to. */
+    private FormulaBalance upTo(FormulaBalance most) {
+        return new FormulaBalance(
+                before,
+                pot,
+                cook,
+                after,
+                Math.min(leastGrams, most.leastGrams),
+                Math.max(greatestGrams, most.greatestGrams),
+                moistureKnown,
+                density,
+                bulk,
+                activity,
+                activityRefused);
+    }
+
+    private static FormulaBalance started(Formula formula, IngredientTable ingredients, double pressureKpa) {
         Composition pot = sum(formula, ingredients, true);
         Composition later = sum(formula, ingredients, false);
         Composition before = pot.plus(later);

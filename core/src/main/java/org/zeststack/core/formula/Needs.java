@@ -181,8 +181,7 @@ public final class Needs {
     private FormulaBalance made(Formula formula, Scaling scaling) {
         List<FormulaLine> lines = new ArrayList<>();
         for (Scaling.Line line : scaling.lines()) {
-            FormulaLine of = formula.lines().get(line.index());
-            lines.add(new FormulaLine(of.ingredient(), line.grams(), of.role()));
+            lines.add(formula.lines().get(line.index()).withGrams(line.grams()));
         }
         return FormulaBalance.of(formula.withLines(lines), table, pressureKpa);
     }

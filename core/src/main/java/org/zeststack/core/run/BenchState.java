@@ -25,6 +25,7 @@ public final class BenchState {
     private final Map<String, Integer> reasons = new LinkedHashMap<>();
     private final List<String> notes = new ArrayList<>();
     private final Map<String, Double> actuals = new HashMap<>();
+    private final Map<String, Double> air = new HashMap<>();
     private Double room;
 
     private BenchState(RunSheet sheet, List<BenchEntry> standing) {
@@ -59,6 +60,8 @@ public final class BenchState {
             room = reading.celsius();
         } else if (entry.body() instanceof EntryBody.Actual actual) {
             actuals.put(actual.component() + " " + actual.ingredient(), actual.grams());
+        } else if (entry.body() instanceof EntryBody.Cup cup) {
+            air.put(cup.component(), cup.air());
         } else if (entry.body() instanceof EntryBody.Note note) {
             notes.add(note.text());
         }
@@ -67,6 +70,11 @@ public final class BenchState {
     /** Grams really used of a line that goes in to effect, the last ones written down. */
     public Optional<Double> actualGrams(String component, String ingredient) {
         return Optional.ofNullable(actuals.get(component + " " + ingredient));
+    }
+
+    /** Air that was measured in something whipped, by the last cup weighed. */
+    public Optional<Double> airFraction(String component) {
+        return Optional.ofNullable(air.get(component));
     }
 
     /** Entries that stand, oldest first. */

@@ -1,5 +1,6 @@
 package org.zeststack.core.run;
 
+import org.zeststack.core.formula.Finish;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
@@ -132,6 +133,31 @@ public sealed interface EntryBody {
             required(faults, "component", component);
             required(faults, "ingredient", ingredient);
             faults.within("actualGrams", grams, GRAMS);
+        }
+    }
+
+    /**
+     * One cup of something whipped, weighed before and after.
+     *
+     * @param component key of the batch
+     */
+    record Cup(String component, double beforeGrams, double afterGrams) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            if (faults.within("cupBeforeGrams", beforeGrams, Finish.CUP_GRAMS)
+                    && faults.within("cupAfterGrams", afterGrams, Finish.CUP_GRAMS)
+                    && afterGrams > beforeGrams) {
+                faults.add(Fault.of(
+                        "cupAfterGrams",
+                        String.valueOf(afterGrams),
+                        "With air in it the cup weighs less than before."));
+            }
+        }
+
+        /** Air entered, as a fraction of the volume without it. */
+        public double air() {
+            return Finish.air(beforeGrams, afterGrams);
         }
     }
 

@@ -22,6 +22,7 @@ import org.zeststack.core.workshop.Thermometer;
  * @param fromStock links of parts that are taken from a jar
  * @param limits what a formula's masses must fit into
  * @param carrierName name of the mould, or what the pieces are cut from
+ * @param thermometerName empty where there is none: it is done by minutes, look, feel and weight
  * @param carriersOwned moulds owned; 1 for slabs and trays that are laid anew
  * @param pieces good pieces wanted, 1 to 100 000
  */
@@ -52,5 +53,10 @@ public record RunOrder(
         faults.throwIfAny();
         parts = List.copyOf(parts);
         fromStock = Set.copyOf(fromStock);
+    }
+
+    /** Whether there is a thermometer. */
+    public boolean measured() {
+        return !thermometerName.isEmpty();
     }
 }

@@ -151,7 +151,8 @@ public final class RunPlanner {
                         ingredients.get(l.ingredient()).name(),
                         l.grams(),
                         formula.lines().get(l.index()).role().words(),
-                        formula.lines().get(l.index()).toEffect()))
+                        formula.lines().get(l.index()).toEffect(),
+                        formula.lines().get(l.index()).withGrams(l.grams()).mostGrams()))
                 .toList();
         Double here = made.cook().map(Cook::stopCelsiusHere).orElse(null);
         return new RunSheet.FormulaBatch(
@@ -178,7 +179,9 @@ public final class RunPlanner {
                 made.before().waterGrams(),
                 ending(formula),
                 batch.scaling().batches(),
-                batch.scaling().sharedOut().orElse(""));
+                batch.scaling().sharedOut().orElse(""),
+                formula.finish().overrunFraction(),
+                made.cook().map(c -> c.after().totalGrams()).orElse(null));
     }
 
     private static RunSheet.Ending ending(Formula formula) {
@@ -220,7 +223,9 @@ public final class RunPlanner {
                         fixed(made.before().totalGrams(), 0),
                         fixed(100 * made.leastGrams() / made.before().totalGrams(), 1));
         batch.scaling().sharedOut().ifPresent(words -> working.line("Batches", "%s", words));
-        if (here != null) {
+        if (here != null && !order.measured()) {
+            working.line("Stop", "without a thermometer: by weight and cold water");
+        } else if (here != null) {
             working.line(
                     "Stop",
                     "%s °C at sea level = %s °C under %s kPa; %s shows %s %s K there: %s °C",
@@ -322,7 +327,7 @@ public final class RunPlanner {
             List<RunSheet.LaidBatch> laid) {
         Map<String, RunSheet.WeighingLine> list = new LinkedHashMap<>();
         for (RunSheet.FormulaBatch batch : formulas) {
-            batch.lines().forEach(l -> add(list, l.ingredient(), l.name(), l.grams(), batch.name()));
+            batch.lines().forEach(l -> add(list, l.ingredient(), l.name(), l.mostGrams(), batch.name()));
         }
         for (RunSheet.CouvertureBatch c : couvertures) {
             add(list, c.slug(), order.bar().parts().materials().get(c.slug()).name(), c.plainGrams(), "melt");

@@ -142,11 +142,23 @@ public record RunSheet(
      * One line of a scaled formula.
      *
      * @param toEffect whether the bench writes down what was really used
+     * @param mostGrams the most of it that may be used: to have ready
      */
-    public record BatchLine(String ingredient, String name, double grams, String role, Boolean toEffect) {
+    public record BatchLine(
+            String ingredient, String name, double grams, String role, Boolean toEffect, Double mostGrams) {
 
         public BatchLine {
             toEffect = toEffect != null && toEffect;
+            mostGrams = mostGrams == null ? Double.valueOf(grams) : mostGrams;
+        }
+
+        public BatchLine(String ingredient, String name, double grams, String role, Boolean toEffect) {
+            this(ingredient, name, grams, role, toEffect, null);
+        }
+
+        /** Whether it has a range. */
+        public boolean ranges() {
+            return mostGrams > grams * 1.001;
         }
     }
 
@@ -170,6 +182,8 @@ public record RunSheet(
      * @param ending how it comes to its finished mass
      * @param batches equal batches to make it in
      * @param sharedOut why there are several; empty where there is one
+     * @param airFraction air that it is planned with; 0 where it is not whipped
+     * @param cookedGrams what the pots hold at the stop; null where none is made to a reading, and on older sheets
      */
     public record FormulaBatch(
             String key,
@@ -195,10 +209,13 @@ public record RunSheet(
             Double waterGrams,
             Ending ending,
             Integer batches,
-            String sharedOut) {
+            String sharedOut,
+            Double airFraction,
+            Double cookedGrams) {
 
         /** Sheets frozen before called the finished mass usable, and knew neither off-cuts nor what others take. */
         public FormulaBatch {
+            airFraction = airFraction == null ? Double.valueOf(0) : airFraction;
             if (finishedGrams == null) {
                 finishedGrams = usableGrams;
                 mostFinishedGrams = usableGrams;
@@ -346,6 +363,11 @@ public record RunSheet(
         public BenchStep {
             how = how == null ? UNTOLD : how;
         }
+    }
+
+    /** Whether it is worked with a thermometer. */
+    public boolean measured() {
+        return !thermometerName.isEmpty();
     }
 
     /** Whether what came of a formula is put on the scale at a step: its own, on older sheets the end of its cook. */

@@ -25,6 +25,7 @@ import org.zeststack.core.run.RunSheet.StepKind;
 import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.sugar.Stages;
 import org.zeststack.core.temper.TemperWindow;
 
 /**
@@ -33,6 +34,8 @@ import org.zeststack.core.temper.TemperWindow;
  * laid. Nothing is made before what it is made of.
  */
 final class StepList {
+
+    private static final double SEED_SHARE = 0.25;
 
     private final RunOrder order;
     private final IngredientTable ingredients;
@@ -135,9 +138,22 @@ final class StepList {
             add(id, StepKind.HAND, batch.key(), "", "Cook %s by eye".formatted(batch.name()), "", step);
             return;
         }
-        String detail =
-                "Take the pot off at %s °C on %s.".formatted(fixed(batch.stopReading(), 1), order.thermometerName());
+        String detail = order.measured()
+                ? "Take the pot off at %s °C on %s.".formatted(fixed(batch.stopReading(), 1), order.thermometerName())
+                : unread(batch);
         add(id, StepKind.COOK, batch.key(), "", "Cook " + batch.name(), detail, step);
+    }
+
+    /** The stop of a pot without a thermometer: what it weighs then, and how a drop in cold water is. */
+    private static String unread(RunSheet.FormulaBatch batch) {
+        double each = batch.batches();
+        String pot = batch.batches() > 1 ? "Each pot" : "The pot";
+        return "%s holds %s g, and %s g when it is done: weigh it, less its own weight. A drop in cold water: %s."
+                .formatted(
+                        pot,
+                        fixed(batch.pot().totalGrams() / each, 0),
+                        fixed(batch.cookedGrams() / each, 0),
+                        Stages.nameAt(batch.stopCelsius()));
     }
 
     private void hand(String component, MethodStep step) {
@@ -325,10 +341,15 @@ final class StepList {
             return;
         }
         if (step.does() == Act.MELT) {
-            String warm =
-                    again ? "Gently, at most 45 °C." : "Melt %s g gently, at most 45 °C.".formatted(fixed(melt, 0));
+            String most = order.measured() ? ", at most 45 °C." : ", until it is just smooth.";
+            String warm = again ? "Gently" + most : "Melt %s g gently%s".formatted(fixed(melt, 0), most);
             String name = "Melt " + batch.name() + (again ? " again" : "");
             add("melt:" + id, StepKind.CLOSE, batch.key(), "", name, warm, step);
+            return;
+        }
+        String title = "Temper " + batch.name() + (again ? " again" : "");
+        if (!order.measured()) {
+            add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, felt(melt, again), step);
             return;
         }
         TemperWindow window = TemperWindow.of(batch.kind());
@@ -341,8 +362,17 @@ final class StepList {
                                 window.meltOut().inWords(),
                                 window.coolTo().inWords(),
                                 window.work().inWords());
-        String title = "Temper " + batch.name() + (again ? " again" : "");
         add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, words, step);
+    }
+
+    /** A bowl in temper by feel: a quarter kept back as seed (common practice, no source). */
+    private static String felt(double meltGrams, boolean again) {
+        if (again) {
+            return "It must feel cool on the lip and flow; a thin smear sets in 3 to 5 min. Dull or thick: melt out and begin again.";
+        }
+        double seed = SEED_SHARE * meltGrams;
+        return "Melt %s g until no lump is left and it feels warm on the lip. Off the heat, stir in %s g grated, a handful at a time, until the last melts slowly and it feels cool on the lip. A thin smear sets in 3 to 5 min."
+                .formatted(fixed(meltGrams - seed, 0), fixed(seed, 0));
     }
 
     private double feetOf(RunSheet.CouvertureBatch batch) {

@@ -76,6 +76,11 @@ public class NeedsOfRunTest {
     }
 
     private static RunSheet plan(Bar bar, Cavity cavity, int pieces, Set<String> fromStock, NamedFormula... layers) {
+        return plan("probe", bar, cavity, pieces, fromStock, layers);
+    }
+
+    private static RunSheet plan(
+            String thermometer, Bar bar, Cavity cavity, int pieces, Set<String> fromStock, NamedFormula... layers) {
         IngredientTable table = TABLE;
         Map<String, Material> materials = new HashMap<>();
         TABLE.all().forEach(i -> materials.put(i.slug(), Material.of(i, null)));
@@ -103,7 +108,7 @@ public class NeedsOfRunTest {
                 "mould",
                 2,
                 new Place(Place.By.ALTITUDE, 0),
-                "probe",
+                thermometer,
                 Thermometer.TRUE,
                 pieces,
                 new Allowances(0, 0.03, 300));
@@ -290,6 +295,28 @@ public class NeedsOfRunTest {
                 sheet.couvertures().get(0).deposit().pieces(),
                 1e-9,
                 "only the pieces are dipped");
+    }
+
+    @Test
+    public void withoutAThermometerPotsAreWeighedAndBowlsAreFelt() {
+        RunSheet sheet = plan("", BOTH, TAPERED, 48, Set.of(), CARAMEL, GANACHE);
+        RunSheet.FormulaBatch caramel = sheet.formula("formula-1-v1").orElseThrow();
+        // What boils off is what the balance of the formula itself loses, in the same proportion.
+        FormulaBalance own = FormulaBalance.of(CARAMEL.formula(), TABLE, 101.325);
+        near(caramel.cookedGrams() / caramel.rawGrams(), own.leastGrams() / 1200, 1e-9, "of 1200 g");
+        near(caramel.cookedGrams(), caramel.finishedGrams(), 1e-9, "nothing goes in after the stop");
+        String cook = sheet.step("cook:formula-1-v1").orElseThrow().detail();
+        assertTrue(cook.contains(Math.round(caramel.cookedGrams()) + " g when it is done"), cook);
+        assertTrue(cook.contains("cold water: soft ball"), cook + " at 115 °C, 239 °F");
+        RunSheet.BenchStep temper = sheet.steps().stream()
+                .filter(s -> s.kind() == RunSheet.StepKind.TEMPER)
+                .findFirst()
+                .orElseThrow();
+        double melt = sheet.couvertures().get(0).meltGrams();
+        assertTrue(temper.detail().contains("stir in %d g grated".formatted(Math.round(melt / 4))), temper.detail());
+        sheet.steps().forEach(s -> assertTrue(!s.detail().contains("°C"), s.title() + ": " + s.detail()));
+        assertTrue(!sheet.measured()
+                && plan(BOTH, TAPERED, 48, Set.of(), CARAMEL, GANACHE).measured());
     }
 
     @Test

@@ -50,7 +50,9 @@ public class PlausibilityTest {
                 300.0,
                 RunSheet.Ending.READING,
                 1,
-                "");
+                "",
+                0.0,
+                null);
         return new RunSheet(
                 2,
                 "bar",

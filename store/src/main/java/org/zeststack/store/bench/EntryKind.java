@@ -11,6 +11,7 @@ public enum EntryKind {
     NOTE(EntryBody.Note.class),
     ROOM(EntryBody.RoomReading.class),
     ACTUAL(EntryBody.Actual.class),
+    CUP(EntryBody.Cup.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

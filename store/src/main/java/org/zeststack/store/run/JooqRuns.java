@@ -44,9 +44,12 @@ class JooqRuns implements Runs {
                 .set(RUN.BAR_NAME, plan.barName())
                 .set(RUN.PLANNED_FOR, plan.plannedFor())
                 .set(RUN.PIECES, plan.pieces())
-                .set(RUN.THERMOMETER, plan.thermometer())
+                .set(RUN.THERMOMETER, plan.thermometer() == WITHOUT ? null : Long.valueOf(plan.thermometer()))
                 .set(RUN.ALLOWANCES, StoredJson.write(plan.allowances()))
                 .set(RUN.LOTS, StoredJson.write(new LotIds(plan.lots())))
+                .set(RUN.VARIANTS, StoredJson.write(plan.said().variants()))
+                .set(RUN.AGAINST, plan.said().against())
+                .set(RUN.DIFFERENCE, plan.said().difference())
                 .set(RUN.STATUS, Run.Status.PLANNED.name())
                 .returningResult(RUN.ID)
                 .fetchSingle()
@@ -105,6 +108,16 @@ class JooqRuns implements Runs {
     }
 
     @Override
+    public boolean chooseVariants(long id, List<String> variants) {
+        return db.update(RUN)
+                        .set(RUN.VARIANTS, StoredJson.write(variants))
+                        .where(RUN.ID.eq(id))
+                        .and(RUN.STATUS.eq(Run.Status.PLANNED.name()))
+                        .execute()
+                == 1;
+    }
+
+    @Override
     public List<Run> with(String componentKey) {
         return select(DSL.exists(
                 DSL.selectOne().from(COMPONENT).where(COMPONENT.RUN.eq(RUN.ID)).and(COMPONENT.KEY.eq(componentKey))));
@@ -121,6 +134,9 @@ class JooqRuns implements Runs {
                         RUN.THERMOMETER,
                         RUN.ALLOWANCES,
                         RUN.LOTS,
+                        RUN.VARIANTS,
+                        RUN.AGAINST,
+                        RUN.DIFFERENCE,
                         RUN.STATUS,
                         RUN.SHEET,
                         RUN.SEQUENCE,
@@ -142,9 +158,13 @@ class JooqRuns implements Runs {
                 r.get(RUN.BAR_NAME),
                 r.get(RUN.PLANNED_FOR),
                 r.get(RUN.PIECES),
-                r.get(RUN.THERMOMETER),
+                r.get(RUN.THERMOMETER) == null ? WITHOUT : r.get(RUN.THERMOMETER),
                 StoredJson.read(r.get(RUN.ALLOWANCES), Allowances.class),
                 StoredJson.read(r.get(RUN.LOTS), LotIds.class).byIngredient(),
+                new Said(
+                        List.of(StoredJson.read(r.get(RUN.VARIANTS), String[].class)),
+                        r.get(RUN.AGAINST),
+                        r.get(RUN.DIFFERENCE)),
                 Run.Status.valueOf(r.get(RUN.STATUS)),
                 Optional.ofNullable(sheet).map(s -> StoredJson.read(s, RunSheet.class)),
                 r.get(RUN.SEQUENCE),

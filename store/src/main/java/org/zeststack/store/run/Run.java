@@ -10,7 +10,9 @@ import org.zeststack.core.run.RunSheet;
 /**
  * A run.
  *
+ * @param thermometer {@link Runs#WITHOUT} where it is made without one
  * @param lots lot taken, by slug or link of what it is a lot of
+ * @param said what else was said when it was planned
  * @param sheet frozen at the start; empty while planned
  * @param sequence number of the newest entry or reading
  */
@@ -24,6 +26,7 @@ public record Run(
         long thermometer,
         Allowances allowances,
         Map<String, Long> lots,
+        Runs.Said said,
         Status status,
         Optional<RunSheet> sheet,
         long sequence,

@@ -14,7 +14,9 @@ public interface Runs {
     /**
      * What a run is planned with.
      *
+     * @param thermometer its id; {@link #WITHOUT} where it is done by minutes, look, feel and weight
      * @param lots lot taken, by slug or link of what it is a lot of
+     * @param said what else was said when it was planned
      */
     record Plan(
             long bar,
@@ -24,7 +26,44 @@ public interface Runs {
             int pieces,
             long thermometer,
             Allowances allowances,
-            Map<String, Long> lots) {}
+            Map<String, Long> lots,
+            Said said) {
+
+        public Plan(
+                long bar,
+                int barVersion,
+                String barName,
+                LocalDate plannedFor,
+                int pieces,
+                long thermometer,
+                Allowances allowances,
+                Map<String, Long> lots) {
+            this(bar, barVersion, barName, plannedFor, pieces, thermometer, allowances, lots, Said.NOTHING);
+        }
+    }
+
+    /** Stands for no thermometer. */
+    long WITHOUT = 0;
+
+    /**
+     * What else is said of a run.
+     *
+     * @param variants lines planned that may be left out, as link of the formula, # and number of the line
+     * @param against the run that it is made beside; null where none
+     * @param difference the one thing in which it differs from that one; empty where there is none
+     */
+    record Said(List<String> variants, Long against, String difference) {
+
+        public static final Said NOTHING = new Said(List.of(), null, "");
+
+        public Said {
+            variants = List.copyOf(variants);
+        }
+
+        public Said with(List<String> planned) {
+            return new Said(planned, against, difference);
+        }
+    }
 
     long plan(Plan plan);
 
@@ -54,6 +93,9 @@ public interface Runs {
 
     /** Takes these lots for a run that has not begun; false if it has. */
     boolean chooseLots(long id, Map<String, Long> lots);
+
+    /** Plans these lines that may be left out for a run that has not begun; false if it has. */
+    boolean chooseVariants(long id, List<String> variants);
 
     /** Started and closed runs whose sheet holds a component, newest day first. */
     List<Run> with(String componentKey);

@@ -1,5 +1,6 @@
 package org.zeststack.store.workshop;
 
+import static org.zeststack.store.schema.Tables.LINE;
 import static org.zeststack.store.schema.Tables.MOULD;
 import static org.zeststack.store.schema.Tables.THERMOMETER;
 import static org.zeststack.store.schema.Tables.VESSEL;
@@ -14,6 +15,7 @@ import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
+import org.zeststack.core.workshop.Line;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -31,11 +33,13 @@ class JooqWorkshopStore implements WorkshopStore {
 
     private final JooqEquipment<Mould> moulds;
     private final JooqEquipment<Vessel> vessels;
+    private final JooqEquipment<Line> lines;
 
     JooqWorkshopStore(DSLContext db) {
         this.db = db;
         moulds = new JooqEquipment<>(db, MOULD, Mould.class, "This mould");
         vessels = new JooqEquipment<>(db, VESSEL, Vessel.class, "This vessel");
+        lines = new JooqEquipment<>(db, LINE, Line.class, "This line");
     }
 
     @Override
@@ -208,6 +212,26 @@ class JooqWorkshopStore implements WorkshopStore {
     @Override
     public void saveVessel(long id, String name, Vessel vessel, int lock, Stamp stamp) {
         vessels.save(id, name, vessel, lock, stamp);
+    }
+
+    @Override
+    public List<Saved<Line>> lines() {
+        return lines.all();
+    }
+
+    @Override
+    public Optional<Saved<Line>> line(long id) {
+        return lines.find(id);
+    }
+
+    @Override
+    public long addLine(String name, Line line, Stamp stamp) {
+        return lines.add(name, line, stamp);
+    }
+
+    @Override
+    public void saveLine(long id, String name, Line line, int lock, Stamp stamp) {
+        lines.save(id, name, line, lock, stamp);
     }
 
     @Override

@@ -2,6 +2,7 @@ package org.zeststack.store.workshop;
 
 import java.util.List;
 import java.util.Optional;
+import org.zeststack.core.workshop.Line;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -9,7 +10,7 @@ import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.Stamp;
 
-/** Keeps the place, the thermometers, the moulds and the vessels. Saves throw {@link org.zeststack.store.StaleEdit}. */
+/** Keeps the place, the thermometers, the moulds, the vessels and the lines, those put aside too. Saves throw {@link org.zeststack.store.StaleEdit}. */
 public interface WorkshopStore {
 
     /** Settings of the whole workshop, once it is set up; the name is the workshop's. */
@@ -44,6 +45,14 @@ public interface WorkshopStore {
     long addVessel(String name, Vessel vessel, Stamp stamp);
 
     void saveVessel(long id, String name, Vessel vessel, int lock, Stamp stamp);
+
+    List<Saved<Line>> lines();
+
+    Optional<Saved<Line>> line(long id);
+
+    long addLine(String name, Line line, Stamp stamp);
+
+    void saveLine(long id, String name, Line line, int lock, Stamp stamp);
 
     /**
      * Where it is and what it pays in, for computing; see {@link org.zeststack.store.Trusted}.

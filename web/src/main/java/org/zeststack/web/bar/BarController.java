@@ -26,7 +26,9 @@ import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.BuildSteps;
+import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.design.MethodFields;
@@ -42,6 +44,7 @@ class BarController {
 
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
+    private final Aside aside;
     private final BarFields fields;
     private final BarPage page;
     private final BarActs acts;
@@ -52,6 +55,7 @@ class BarController {
     BarController(
             Designs<Bar> bars,
             WorkshopStore workshop,
+            Aside aside,
             BarFields fields,
             BarPage page,
             BarActs acts,
@@ -60,6 +64,7 @@ class BarController {
             DesignDesk desk) {
         this.bars = bars;
         this.workshop = workshop;
+        this.aside = aside;
         this.fields = fields;
         this.page = page;
         this.acts = acts;
@@ -98,7 +103,7 @@ class BarController {
     private String choose(FormInput form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("builds", Build.values());
-        model.addAttribute("moulds", workshop.moulds());
+        model.addAttribute("moulds", newBar.moulds());
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("formulas", newBar.formulas());
         model.addAttribute("bodiesOf", bodies());
@@ -144,7 +149,13 @@ class BarController {
         model.addAttribute("finishes", Bar.Finish.values());
         model.addAttribute("storages", Bar.Storage.values());
         model.addAttribute("names", Bar.SoldAs.values());
-        model.addAttribute("moulds", workshop.moulds());
+        Map<Long, Stamp> away = aside.of(Aside.Kind.MOULD);
+        model.addAttribute(
+                "moulds",
+                workshop.moulds().stream()
+                        .filter(m -> !away.containsKey(m.id())
+                                || form.text("body.mould").equals(String.valueOf(m.id())))
+                        .toList());
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("layerRows", Rows.used(form, "layer"));
         model.addAttribute("madeInstead", acts.madeInstead(form));

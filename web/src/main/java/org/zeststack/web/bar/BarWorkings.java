@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.LongFunction;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.bar.Bar;
@@ -76,6 +77,19 @@ public class BarWorkings {
 
     /** The same in a mould that need not be the workshop's. */
     public Worked work(Bar bar, Saved<Mould> mould) {
+        return work(bar, mould, UnaryOperator.identity());
+    }
+
+    /**
+     * The same with variants of its formulas.
+     *
+     * @param variant a formula as it is made this time; itself where nothing is changed
+     */
+    public Worked work(Bar bar, UnaryOperator<NamedFormula> variant) {
+        return work(bar, mould(bar, workshop::mould), variant);
+    }
+
+    private Worked work(Bar bar, Saved<Mould> mould, UnaryOperator<NamedFormula> variant) {
         Map<String, Material> materials = new LinkedHashMap<>();
         Map<String, NamedFormula> formulas = new LinkedHashMap<>();
         Map<String, Material> all = known();
@@ -85,7 +99,13 @@ public class BarWorkings {
             if (material != null) {
                 materials.put(of, material);
             }
-            FormulaLink.in(of).flatMap(shelf::version).ifPresent(named -> formulas.put(of, named));
+            FormulaLink.in(of).flatMap(shelf::version).ifPresent(named -> {
+                NamedFormula made = variant.apply(named);
+                formulas.put(of, made);
+                if (made != named) {
+                    materials.put(of, finished(made, table));
+                }
+            });
         }
         return new Worked(BarStack.of(bar, parts(mould, materials).judgedBy(own.bounds())), mould, formulas);
     }

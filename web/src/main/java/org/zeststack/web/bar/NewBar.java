@@ -8,8 +8,10 @@ import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.shelf.Names;
@@ -23,18 +25,24 @@ class NewBar {
     private static final double SHEET_WIDTH_MM = 200;
 
     private final WorkshopStore workshop;
+    private final Aside aside;
     private final Shelf shelf;
     private final Names names;
 
-    NewBar(WorkshopStore workshop, Shelf shelf, Names names) {
+    NewBar(WorkshopStore workshop, Aside aside, Shelf shelf, Names names) {
         this.workshop = workshop;
+        this.aside = aside;
         this.shelf = shelf;
         this.names = names;
     }
 
+    List<Saved<Mould>> moulds() {
+        return aside.inUse(Aside.Kind.MOULD, workshop.moulds());
+    }
+
     /** Frames and trays. */
     List<Saved<Vessel>> flat() {
-        return workshop.vessels().stream()
+        return aside.inUse(Aside.Kind.VESSEL, workshop.vessels()).stream()
                 .filter(v -> !v.content().kind().holdsLitres())
                 .toList();
     }

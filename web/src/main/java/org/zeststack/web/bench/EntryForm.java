@@ -2,6 +2,7 @@ package org.zeststack.web.bench;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.zeststack.core.formula.Finish;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
@@ -26,6 +27,7 @@ final class EntryForm {
                         form.build(() -> new EntryBody.Note(form.text("text").strip()));
                     case ROOM -> room(form);
                     case ACTUAL -> actual(form, sheet);
+                    case CUP -> cup(form, sheet);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
         Faults faults = new Faults();
@@ -74,6 +76,16 @@ final class EntryForm {
         }
         double grams = form.number("actualGrams", EntryBody.GRAMS);
         return form.build(() -> new EntryBody.Actual(component, ingredient, grams));
+    }
+
+    private static Optional<EntryBody> cup(FormInput form, RunSheet sheet) {
+        String component = form.text("component");
+        if (sheet.formula(component).isEmpty()) {
+            form.add(Fault.of("cupBeforeGrams", component, "This run has nothing of that name to whip."));
+        }
+        double before = form.number("cupBeforeGrams", Finish.CUP_GRAMS);
+        double after = form.number("cupAfterGrams", Finish.CUP_GRAMS);
+        return form.build(() -> new EntryBody.Cup(component, before, after));
     }
 
     private static Optional<EntryBody> tally(FormInput form) {

@@ -38,6 +38,8 @@ record FormulaDocument(
             Double moistureGreatest,
             double bakedLossFraction,
             double overrunFraction,
+            Double cupBeforeGrams,
+            Double cupAfterGrams,
             Map<String, String> choices,
             Measures measures,
             List<Line> lines,
@@ -52,7 +54,8 @@ record FormulaDocument(
             boolean toEffect,
             Integer step,
             String written,
-            List<String> guesses) {}
+            List<String> guesses,
+            Double upToGrams) {}
 
     /** One step. */
     record Step(

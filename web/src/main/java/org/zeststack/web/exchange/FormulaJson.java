@@ -124,6 +124,8 @@ public final class FormulaJson {
                 finish.moistureGreatest(),
                 finish.bakedLossFraction(),
                 finish.overrunFraction(),
+                finish.cupBeforeGrams(),
+                finish.cupAfterGrams(),
                 f.choices(),
                 f.measures(),
                 f.lines().stream().map(FormulaJson::line).toList(),
@@ -132,7 +134,15 @@ public final class FormulaJson {
 
     private static FormulaDocument.Line line(FormulaLine l) {
         return new FormulaDocument.Line(
-                l.ingredient(), l.grams(), l.role(), l.pieces(), l.toEffect(), l.step(), l.written(), l.guesses());
+                l.ingredient(),
+                l.grams(),
+                l.role(),
+                l.pieces(),
+                l.toEffect(),
+                l.step(),
+                l.written(),
+                l.guesses(),
+                l.upToGrams());
     }
 
     private static FormulaDocument.Step step(MethodStep s) {
@@ -160,7 +170,8 @@ public final class FormulaJson {
                         l.toEffect(),
                         l.step(),
                         l.written(),
-                        l.guesses()))
+                        l.guesses(),
+                        l.upToGrams()))
                 .toList();
         List<MethodStep> method = orEmpty(b.method()).stream()
                 .map(s -> new MethodStep(
@@ -180,7 +191,13 @@ public final class FormulaJson {
                         ""))
                 .toList();
         Finish finish = new Finish(
-                b.byEye(), b.moistureLeast(), b.moistureGreatest(), b.bakedLossFraction(), b.overrunFraction());
+                b.byEye(),
+                b.moistureLeast(),
+                b.moistureGreatest(),
+                b.bakedLossFraction(),
+                b.overrunFraction(),
+                b.cupBeforeGrams(),
+                b.cupAfterGrams());
         return new Formula(
                 b.family(),
                 lines,

@@ -209,7 +209,8 @@ class ExchangeController {
                     l.toEffect(),
                     l.step(),
                     l.written(),
-                    l.guesses()));
+                    l.guesses(),
+                    l.upToGrams()));
         }
         return formula.withLines(lines);
     }

@@ -58,6 +58,11 @@ class FormulaActs {
             case "drop" -> Rows.drop(form, words.length > 2 ? words[2] : "", row(words));
             case "up" -> Rows.up(form, words.length > 2 ? words[2] : "", row(words));
             case "move" -> move(form, fields);
+            case "air" -> {
+                form.typed().put("overrunFraction", "");
+                form.typed().put("cupBeforeGrams", words.length > 1 ? words[1] : "");
+                form.typed().put("cupAfterGrams", words.length > 2 ? words[2] : "");
+            }
             case "use" -> form.typed().put("line." + row(words) + ".grams", words.length > 2 ? words[2] : "");
             default -> {}
         }

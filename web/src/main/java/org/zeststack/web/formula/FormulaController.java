@@ -116,6 +116,7 @@ class FormulaController {
         model.addAttribute("aside", formulas.archived(id).orElse(null));
         model.addAttribute("current", id == DesignDesk.NEW ? 0 : formulas.currentNumber(id));
         model.addAttribute("offers", runsMade.offers(id, form));
+        model.addAttribute("airMade", runsMade.air(id, form));
         return "formula/formula";
     }
 

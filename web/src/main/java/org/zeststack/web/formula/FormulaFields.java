@@ -52,7 +52,10 @@ final class FormulaFields {
         fields.put("moistureLeast", percent(finish.moistureLeast()));
         fields.put("moistureGreatest", percent(finish.moistureGreatest()));
         fields.put("bakedLossFraction", shown(100 * finish.bakedLossFraction()));
-        fields.put("overrunFraction", shown(100 * finish.overrunFraction()));
+        boolean cups = finish.cupBeforeGrams() != null && finish.cupAfterGrams() != null;
+        fields.put("overrunFraction", cups ? "" : shown(100 * finish.overrunFraction()));
+        fields.put("cupBeforeGrams", finish.cupBeforeGrams() == null ? "" : shown(finish.cupBeforeGrams()));
+        fields.put("cupAfterGrams", finish.cupAfterGrams() == null ? "" : shown(finish.cupAfterGrams()));
         formula.choices().forEach((key, way) -> fields.put("choice." + key, way));
         for (int i = 0; i < formula.lines().size(); i++) {
             lines.put(fields, i, formula.lines().get(i));
@@ -114,7 +117,11 @@ final class FormulaFields {
                 byEye && form.has("moistureGreatest") ? form.percent("moistureGreatest", Finish.MOISTURE) : null;
         double baked = form.has("bakedLossFraction") ? form.percent("bakedLossFraction", Finish.BAKED_LOSS) : 0;
         double air = form.has("overrunFraction") ? form.percent("overrunFraction", Finish.OVERRUN) : 0;
-        return new Finish(byEye, least, greatest, baked, air);
+        return new Finish(byEye, least, greatest, baked, air, cup(form, "cupBeforeGrams"), cup(form, "cupAfterGrams"));
+    }
+
+    private static Double cup(FormInput form, String field) {
+        return form.has(field) ? Double.valueOf(form.number(field, Finish.CUP_GRAMS)) : null;
     }
 
     private static Map<String, String> choices(FormInput form, Family family) {

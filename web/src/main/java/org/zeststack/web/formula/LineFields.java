@@ -48,6 +48,7 @@ class LineFields {
         fields.put(f + "grams", shown(line.grams()));
         fields.put(f + "role", line.role().name());
         fields.put(f + "effect", line.toEffect() ? "yes" : "");
+        fields.put(f + "upTo", line.upToGrams() == null ? "" : shown(line.upToGrams()));
         fields.put(f + "step", line.step() == null ? "" : String.valueOf(line.step()));
         fields.put(f + "pieces", line.pieces() == null ? "" : shown(line.pieces()));
         fields.put(f + "written", line.written());
@@ -96,6 +97,9 @@ class LineFields {
         }
         Double pieces =
                 amount.pieces != null ? amount.pieces : typedPieces != null && typedPieces > 0 ? typedPieces : null;
+        boolean effect = form.text(f + "effect").equals("yes");
+        Double upTo =
+                effect && form.has(f + "upTo") ? Double.valueOf(form.number(f + "upTo", Formula.LINE_GRAMS)) : null;
         List<String> guesses = new ArrayList<>(guesses(form.text(f + "guesses")));
         // Where somebody has chosen another place, it is no guess any more.
         if (form.text(f + "placed").equals(role.name())) {
@@ -106,10 +110,11 @@ class LineFields {
                 amount.grams,
                 role,
                 pieces,
-                form.text(f + "effect").equals("yes"),
+                effect,
                 step,
                 form.limited(f + "written", 300),
-                amount.guesses.isEmpty() ? guesses : amount.guesses));
+                amount.guesses.isEmpty() ? guesses : amount.guesses,
+                upTo));
     }
 
     static List<String> guesses(String field) {

@@ -5,7 +5,9 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
@@ -50,6 +52,41 @@ class RunsMade {
      * @param grams in the formula's own scale
      */
     record Offer(int row, String ingredient, double grams, long run) {}
+
+    /** Air that the bench measured, with the cups that it was measured by. */
+    record Air(long run, double fraction, double before, double after) {}
+
+    /** The last cup weighed of what is whipped, in the newest run of the version to be made; null where nobody weighed one. */
+    Air air(long id, FormInput form) {
+        boolean whipped =
+                form.has("overrunFraction") && !form.text("overrunFraction").equals("0") || form.has("cupAfterGrams");
+        int current = whipped ? formulas.currentNumber(id) : 0;
+        if (current == 0) {
+            return null;
+        }
+        String key = "formula-" + id + "-v" + current;
+        List<Run> made = runs.with(key);
+        var entries = bench.entriesOf(made.stream().map(Run::id).toList());
+        for (Run run : made) {
+            var cup =
+                    BenchState.of(run.sheet().orElseThrow(), entries.getOrDefault(run.id(), List.of()))
+                            .entries()
+                            .stream()
+                            .map(BenchEntry::body)
+                            .filter(b -> b instanceof EntryBody.Cup c
+                                    && c.component().equals(key))
+                            .map(EntryBody.Cup.class::cast)
+                            .reduce((earlier, later) -> later);
+            if (cup.isPresent()) {
+                return new Air(
+                        run.id(),
+                        cup.get().air(),
+                        cup.get().beforeGrams(),
+                        cup.get().afterGrams());
+            }
+        }
+        return null;
+    }
 
     /** Offers for the lines to effect in a form, from the newest run of the version to be made. */
     List<Offer> offers(long id, FormInput form) {

@@ -24,6 +24,7 @@ import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.form.FormInput;
@@ -58,17 +59,19 @@ class ScaleForm {
     }
 
     private final WorkshopStore workshop;
+    private final Aside aside;
     private final Designs<Bar> bars;
     private final BarWorkings workings;
 
-    ScaleForm(WorkshopStore workshop, Designs<Bar> bars, BarWorkings workings) {
+    ScaleForm(WorkshopStore workshop, Aside aside, Designs<Bar> bars, BarWorkings workings) {
         this.workshop = workshop;
+        this.aside = aside;
         this.bars = bars;
         this.workings = workings;
     }
 
     List<Saved<Vessel>> vessels() {
-        return workshop.vessels();
+        return aside.inUse(Aside.Kind.VESSEL, workshop.vessels());
     }
 
     /** Bars whose version to be made holds the formula. */

@@ -32,6 +32,7 @@ import org.zeststack.core.sugar.Cook;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -44,12 +45,14 @@ import org.zeststack.web.shelf.Shelf;
 class LotController {
 
     private final Lots lots;
+    private final Aside aside;
     private final Shelf shelf;
     private final WorkshopStore workshop;
     private final Clock clock;
 
-    LotController(Lots lots, Shelf shelf, WorkshopStore workshop, Clock clock) {
+    LotController(Lots lots, Aside aside, Shelf shelf, WorkshopStore workshop, Clock clock) {
         this.lots = lots;
+        this.aside = aside;
         this.shelf = shelf;
         this.workshop = workshop;
         this.clock = clock;
@@ -142,6 +145,8 @@ class LotController {
         Ingredient now = kept.lot().applied(usual);
         model.addAttribute("form", form);
         model.addAttribute("kept", kept);
+        model.addAttribute("id", kept.id());
+        model.addAttribute("aside", aside.of(Aside.Kind.LOT).get(kept.id()));
         model.addAttribute("usual", usual);
         model.addAttribute("now", now);
         model.addAttribute("made", FormulaLink.in(kept.ingredient()).isPresent());
@@ -200,6 +205,14 @@ class LotController {
     }
 
     /** Grams come or go; a count says what is there, and the difference is written down. */
+    /** Puts it aside, or takes it back. */
+    @PostMapping("/store-room/lots/{id}/archive")
+    String archive(
+            @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
+        aside.put(Aside.Kind.LOT, find(id).id(), back.isEmpty(), new Stamp(me.name(), clock.instant()));
+        return back.isEmpty() ? "redirect:/store-room" : "redirect:/store-room/lots/" + id;
+    }
+
     @PostMapping("/store-room/lots/{id}/moves")
     String move(
             @PathVariable long id,

@@ -25,6 +25,7 @@ import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.ingredient.StoreRoom;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
@@ -59,25 +60,42 @@ class StoreRoomController {
 
     private final StoreRoom storeRoom;
     private final Lots lots;
+    private final Aside aside;
     private final Shelf shelf;
     private final Clock clock;
 
-    StoreRoomController(StoreRoom storeRoom, Lots lots, Shelf shelf, Clock clock) {
+    StoreRoomController(StoreRoom storeRoom, Lots lots, Aside aside, Shelf shelf, Clock clock) {
         this.storeRoom = storeRoom;
         this.lots = lots;
+        this.aside = aside;
         this.shelf = shelf;
         this.clock = clock;
     }
 
+    /** A lot that is put aside. */
+    record PutAside(long id, String name, Stamp archived) {}
+
     @GetMapping("/store-room")
     String page(@RequestParam(defaultValue = "") String q, Model model) {
         List<Lots.Kept> kept = lots.all();
+        Map<Long, Stamp> away = aside.of(Aside.Kind.LOT);
+        Map<String, String> names =
+                shelf.names(kept.stream().map(Lots.Kept::ingredient).toList());
         model.addAttribute("q", q);
         model.addAttribute("ingredients", found(q));
         model.addAttribute("count", storeRoom.table().all().size());
-        model.addAttribute("lots", kept);
         model.addAttribute(
-                "names", shelf.names(kept.stream().map(Lots.Kept::ingredient).toList()));
+                "lots", kept.stream().filter(k -> !away.containsKey(k.id())).toList());
+        model.addAttribute(
+                "archived",
+                kept.stream()
+                        .filter(k -> away.containsKey(k.id()))
+                        .map(k -> new PutAside(
+                                k.id(),
+                                names.get(k.ingredient()) + ", " + k.lot().code(),
+                                away.get(k.id())))
+                        .toList());
+        model.addAttribute("names", names);
         return "store/room";
     }
 

@@ -29,6 +29,7 @@ import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.form.FormInput;
@@ -44,6 +45,7 @@ class RunController {
     private final RunSheets sheets;
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
+    private final Aside aside;
     private final Bench bench;
     private final LotsOfRun lotsOfRun;
     private final TransactionTemplate transaction;
@@ -54,6 +56,7 @@ class RunController {
             RunSheets sheets,
             Designs<Bar> bars,
             WorkshopStore workshop,
+            Aside aside,
             Bench bench,
             LotsOfRun lotsOfRun,
             TransactionTemplate transaction,
@@ -62,6 +65,7 @@ class RunController {
         this.sheets = sheets;
         this.bars = bars;
         this.workshop = workshop;
+        this.aside = aside;
         this.bench = bench;
         this.lotsOfRun = lotsOfRun;
         this.transaction = transaction;
@@ -85,7 +89,7 @@ class RunController {
         model.addAttribute("runs", runs.brief(List.of(Run.Status.values())));
         model.addAttribute("next", next());
         model.addAttribute("bars", bars.current());
-        model.addAttribute("thermometers", workshop.thermometers());
+        model.addAttribute("thermometers", aside.inUse(Aside.Kind.THERMOMETER, workshop.thermometers()));
         return "run/list";
     }
 
@@ -119,7 +123,9 @@ class RunController {
         if (bar.isEmpty()) {
             form.add(Fault.of("bar", form.text("bar"), "Choose a bar that has a version."));
         }
-        if (thermometer.isEmpty()) {
+        boolean without = form.text("thermometer").equals(String.valueOf(Runs.WITHOUT));
+        Runs.Said said = said(form);
+        if (thermometer.isEmpty() && !without) {
             form.add(Fault.of("thermometer", form.text("thermometer"), "Choose a thermometer."));
         }
         var allowances = form.build(() -> new Allowances(reject, scrape, bowl));
@@ -134,9 +140,10 @@ class RunController {
                 version.name(),
                 day.orElseThrow(),
                 pieces,
-                thermometer.orElseThrow().id(),
+                without ? Runs.WITHOUT : thermometer.orElseThrow().id(),
                 allowances.orElseThrow(),
-                Map.of());
+                Map.of(),
+                said);
         try {
             sheets.of(plan);
         } catch (YieldUnknown unknown) {
@@ -146,6 +153,25 @@ class RunController {
             return list(model, form);
         }
         return "redirect:/runs/" + runs.plan(plan);
+    }
+
+    /** The run that it is made beside, and the one thing in which it differs. */
+    private Runs.Said said(FormInput form) {
+        String against = form.text("against");
+        String difference = form.limited("difference", 200).strip();
+        if (against.isEmpty() && difference.isEmpty()) {
+            return Runs.Said.NOTHING;
+        }
+        boolean known = against.matches("[0-9]{1,15}")
+                && runs.find(Long.parseLong(against)).isPresent();
+        if (!known) {
+            form.add(Fault.of("against", against, "Choose the run that it is made beside."));
+            return Runs.Said.NOTHING;
+        }
+        if (difference.isEmpty()) {
+            form.add(Fault.of("difference", "", "Name the one thing that is done differently."));
+        }
+        return new Runs.Said(List.of(), Long.valueOf(against), difference);
     }
 
     private static Optional<LocalDate> day(FormInput form) {
@@ -173,7 +199,24 @@ class RunController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("across", SectionDrawing.of(sheet.section()));
         model.addAttribute("lotChoices", lotsOfRun.choices(run, sheet));
+        model.addAttribute("variants", sheets.variants(run));
+        model.addAttribute(
+                "against",
+                Optional.ofNullable(run.said().against()).flatMap(runs::find).orElse(null));
         return "run/sheet";
+    }
+
+    /** Plans these lines that may be left out for a run that has not begun; the sheet follows them. */
+    @PostMapping("/runs/{id}/variants")
+    String variants(@PathVariable long id, @RequestParam(name = "variant", required = false) List<String> typed) {
+        List<String> asked = typed == null ? List.of() : typed;
+        runs.chooseVariants(
+                id,
+                sheets.variants(find(id)).stream()
+                        .map(RunSheets.Variant::key)
+                        .filter(asked::contains)
+                        .toList());
+        return "redirect:/runs/" + id;
     }
 
     /** Takes these lots for a run that has not begun; the sheet follows them. */

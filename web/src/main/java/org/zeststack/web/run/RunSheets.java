@@ -1,12 +1,17 @@
 package org.zeststack.web.run;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLink;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
@@ -16,11 +21,13 @@ import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunPlanner;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.page.Trouble;
@@ -33,12 +40,14 @@ public class RunSheets {
     private final Designs<Bar> bars;
     private final BarWorkings workings;
     private final WorkshopStore workshop;
+    private final Aside aside;
     private final Shelf shelf;
 
-    RunSheets(Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, Shelf shelf) {
+    RunSheets(Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, Aside aside, Shelf shelf) {
         this.bars = bars;
         this.workings = workings;
         this.workshop = workshop;
+        this.aside = aside;
         this.shelf = shelf;
     }
 
@@ -57,16 +66,20 @@ public class RunSheets {
                         run.pieces(),
                         run.thermometer(),
                         run.allowances(),
-                        run.lots())));
+                        run.lots(),
+                        run.said())));
     }
 
     /** The sheet that a plan comes to; throws as {@link #of(Run)}. */
     RunSheet of(Runs.Plan plan) {
         Designs.Version<Bar> bar =
                 bars.version(plan.bar(), plan.barVersion()).orElseThrow(() -> Trouble.missing("This bar"));
-        BarWorkings.Worked worked = workings.work(bar.content());
-        var thermometer =
-                workshop.thermometer(plan.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"));
+        BarWorkings.Worked worked =
+                workings.work(bar.content(), named -> variant(named, plan.said().variants()));
+        boolean measured = plan.thermometer() != Runs.WITHOUT;
+        var thermometer = measured
+                ? workshop.thermometer(plan.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"))
+                : null;
         List<Ingredient> taken = shelf.taken(plan.lots());
         IngredientTable table = shelf.table().with(taken);
         Map<String, NamedFormula> parts = new LinkedHashMap<>();
@@ -88,11 +101,55 @@ public class RunSheets {
                 carrierName(worked),
                 worked.mould() == null ? 1 : worked.mould().content().owned(),
                 workshop.place().orElseThrow().content(),
-                thermometer.name(),
-                thermometer.content(),
+                measured ? thermometer.name() : "",
+                measured ? thermometer.content() : Thermometer.TRUE,
                 plan.pieces(),
                 plan.allowances());
         return RunPlanner.plan(order, table);
+    }
+
+    /** A line that may be left out, and whether it is planned. */
+    record Variant(String key, String formula, String line, double grams, boolean planned) {}
+
+    /** The lines of a run's formulas that may be left out. */
+    List<Variant> variants(Run run) {
+        Bar bar = bars.version(run.bar(), run.barVersion())
+                .orElseThrow(() -> Trouble.missing("This bar"))
+                .content();
+        List<Variant> variants = new ArrayList<>();
+        for (String of : bar.materials()) {
+            FormulaLink.in(of).flatMap(shelf::version).ifPresent(named -> variants(named, run, variants));
+        }
+        return variants;
+    }
+
+    private void variants(NamedFormula named, Run run, List<Variant> variants) {
+        List<FormulaLine> lines = named.formula().lines();
+        for (int i = 0; i < lines.size(); i++) {
+            FormulaLine line = lines.get(i);
+            if (!line.counts()) {
+                String key = named.link().text() + "#" + i;
+                String name = shelf.names(List.of(line.ingredient())).get(line.ingredient());
+                boolean planned = run.said().variants().contains(key);
+                variants.add(new Variant(key, named.name(), name, line.grams(), planned));
+            }
+        }
+    }
+
+    /** A formula with the lines that are planned this time; itself where none is. */
+    private NamedFormula variant(NamedFormula named, List<String> planned) {
+        String prefix = named.link().text() + "#";
+        Set<Integer> indexes = planned.stream()
+                .filter(key -> key.startsWith(prefix))
+                .map(key -> Integer.valueOf(key.substring(prefix.length())))
+                .collect(Collectors.toSet());
+        if (indexes.isEmpty()) {
+            return named;
+        }
+        IngredientTable table =
+                shelf.needs(named.id(), named.name(), named.formula()).table();
+        return new NamedFormula(
+                named.id(), named.name(), named.version(), named.formula().including(indexes, table));
     }
 
     /** The largest pot and, for what is whipped, the largest bowl that the workshop has. */
@@ -106,7 +163,7 @@ public class RunSheets {
     }
 
     private Double largest(Vessel.Kind kind) {
-        return workshop.vessels().stream()
+        return aside.inUse(Aside.Kind.VESSEL, workshop.vessels()).stream()
                 .map(Saved::content)
                 .filter(v -> v.kind() == kind)
                 .map(Vessel::litres)

@@ -75,6 +75,7 @@ class SecurityConfiguration {
                                 "/runs/*/start",
                                 "/runs/*/close",
                                 "/runs/*/lots",
+                                "/runs/*/variants",
                                 "/store-room/lots/*/moves")
                         .hasAnyRole("OWNER", "BENCH")
                         .requestMatchers(

@@ -2,6 +2,7 @@ package org.zeststack.web.workshop;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,6 +24,7 @@ import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -36,24 +38,66 @@ class WorkshopController {
     private static final String HOME = "redirect:/workshop";
 
     private final WorkshopStore workshop;
+    private final Aside aside;
     private final Clock clock;
 
-    WorkshopController(WorkshopStore workshop, Clock clock) {
+    WorkshopController(WorkshopStore workshop, Aside aside, Clock clock) {
         this.workshop = workshop;
+        this.aside = aside;
         this.clock = clock;
     }
 
     @GetMapping("/workshop")
     String page(Model model) {
         model.addAttribute("workshop", place());
-        model.addAttribute("thermometers", workshop.thermometers());
-        List<Saved<Mould>> moulds = workshop.moulds();
+        List<PutAside> away = new ArrayList<>();
+        model.addAttribute("thermometers", there("thermometers", workshop.thermometers(), away));
+        List<Saved<Mould>> moulds = there("moulds", workshop.moulds(), away);
         model.addAttribute("moulds", moulds);
         model.addAttribute("shapes", moulds.stream().collect(Collectors.toMap(Saved::id, m -> MouldFields.Shape.of(
                         m.content().cavity())
                 .words())));
-        model.addAttribute("vessels", workshop.vessels());
+        model.addAttribute("vessels", there("vessels", workshop.vessels(), away));
+        model.addAttribute("lines", there("lines", workshop.lines(), away));
+        model.addAttribute("archived", away);
         return "workshop/workshop";
+    }
+
+    /**
+     * Equipment that is put aside.
+     *
+     * @param id its kind and id as in its address
+     */
+    record PutAside(String id, String name, Stamp archived) {}
+
+    /** Equipment of a kind that is in use; what is put aside is noted. */
+    private <T> List<Saved<T>> there(String kind, List<Saved<T>> all, List<PutAside> away) {
+        Map<Long, Stamp> put = aside.of(asideKind(kind));
+        all.stream()
+                .filter(e -> put.containsKey(e.id()))
+                .forEach(e -> away.add(new PutAside(kind + "/" + e.id(), e.name(), put.get(e.id()))));
+        return all.stream().filter(e -> !put.containsKey(e.id())).toList();
+    }
+
+    private static Aside.Kind asideKind(String kind) {
+        return switch (kind) {
+            case "thermometers" -> Aside.Kind.THERMOMETER;
+            case "moulds" -> Aside.Kind.MOULD;
+            case "lines" -> Aside.Kind.LINE;
+            default -> Aside.Kind.VESSEL;
+        };
+    }
+
+    /** Puts a piece of equipment aside, or takes it back. */
+    @PostMapping("/workshop/{kind:thermometers|moulds|vessels|lines}/{id:[0-9]+}/archive")
+    String archive(
+            @PathVariable String kind,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String back,
+            @AuthenticationPrincipal SignedIn me) {
+        long known = kind(kind).get(id).id();
+        aside.put(asideKind(kind), known, back.isEmpty(), stamp(me));
+        return HOME;
     }
 
     private Saved<Place> place() {
@@ -142,6 +186,15 @@ class WorkshopController {
                         workshop::mould,
                         workshop::addMould,
                         workshop::saveMould);
+            case "lines" ->
+                new Kind<>(
+                        "line",
+                        Map::of,
+                        WorkshopFields::ofLine,
+                        WorkshopFields::line,
+                        workshop::line,
+                        workshop::addLine,
+                        workshop::saveLine);
             default ->
                 new Kind<>(
                         "vessel",
@@ -154,8 +207,12 @@ class WorkshopController {
         };
     }
 
-    @GetMapping("/workshop/{kind:thermometers|moulds|vessels}/{id}")
+    @GetMapping("/workshop/{kind:thermometers|moulds|vessels|lines}/{id}")
     String equipmentPage(@PathVariable String kind, @PathVariable String id, Model model) {
+        if (!id.equals("new")) {
+            model.addAttribute("id", kind + "/" + number(id));
+            model.addAttribute("aside", aside.of(asideKind(kind)).get(number(id)));
+        }
         return equipmentPage(kind(kind), id, model);
     }
 
@@ -165,7 +222,7 @@ class WorkshopController {
         return edit(model, kind.what(), FormInput.of(fields));
     }
 
-    @PostMapping("/workshop/{kind:thermometers|moulds|vessels}/{id}")
+    @PostMapping("/workshop/{kind:thermometers|moulds|vessels|lines}/{id}")
     String saveEquipment(
             @PathVariable String kind,
             @PathVariable String id,

@@ -5,6 +5,7 @@ import static org.zeststack.web.form.FormInput.shown;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.zeststack.core.workshop.Line;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
@@ -81,5 +82,27 @@ final class WorkshopFields {
         double length = holds || kind == null ? 0 : form.number("lengthMm", Vessel.SIDE_MM);
         double width = holds || kind == null ? 0 : form.number("widthMm", Vessel.SIDE_MM);
         return form.build(() -> new Vessel(kind, litres, length, width));
+    }
+
+    static Map<String, String> ofLine(Saved<Line> saved) {
+        Map<String, String> fields = start(saved);
+        Line line = saved.content();
+        fields.put("beltMm", shown(line.beltMm()));
+        fields.put("lanes", String.valueOf(line.lanes()));
+        fields.put("rolls", String.valueOf(line.rolls()));
+        fields.put("coats", String.valueOf(line.coats()));
+        fields.put("tunnelMetres", shown(line.tunnelMetres()));
+        fields.put("metresPerMinute", shown(line.metresPerMinute()));
+        return fields;
+    }
+
+    static Optional<Line> line(FormInput form) {
+        double belt = form.number("beltMm", Line.BELT_MM);
+        int lanes = form.has("lanes") ? form.whole("lanes", Line.LANES) : 0;
+        int rolls = form.has("rolls") ? form.whole("rolls", Line.ROLLS) : 0;
+        int coats = form.has("coats") ? form.whole("coats", Line.COATS) : 0;
+        double tunnel = form.number("tunnelMetres", Line.TUNNEL);
+        double speed = form.number("metresPerMinute", Line.SPEED);
+        return form.build(() -> new Line(belt, lanes, rolls, coats, tunnel, speed));
     }
 }
