@@ -66,11 +66,11 @@ export function latest(task) {
  * @param {DocumentFragment} from
  */
 export function replaceLive(from) {
-  const open = new Set([...document.querySelectorAll('[data-live] details[open]')].map((d) => d.dataset.why));
+  const open = new Set([...document.querySelectorAll('[data-live] details[open][data-why]')].map((d) => d.dataset.why));
   for (const fresh of from.querySelectorAll('[data-live]')) {
     for (const old of document.querySelectorAll(`[data-live="${fresh.dataset.live}"]`)) {
       const copy = fresh.cloneNode(true);
-      copy.querySelectorAll('details').forEach((d) => (d.open = open.has(d.dataset.why)));
+      copy.querySelectorAll('details[data-why]').forEach((d) => (d.open ||= open.has(d.dataset.why)));
       const held = old.contains(document.activeElement) ? document.activeElement : null;
       old.replaceWith(copy);
       hold(held, copy);

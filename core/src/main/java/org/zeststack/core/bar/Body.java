@@ -23,6 +23,11 @@ public sealed interface Body {
         return true;
     }
 
+    /** What is done to get pieces of it, as a title. */
+    default String dividing() {
+        return "Cut the pieces";
+    }
+
     /** What is laid, lined or shaped as often as a run needs it: mould, slab, tray, sheet or piece. */
     String carrier();
 
@@ -246,6 +251,11 @@ public sealed interface Body {
         }
 
         @Override
+        public String dividing() {
+            return "Slice the logs";
+        }
+
+        @Override
         public void check(Faults faults) {
             boolean byMass = grams > 0;
             if (byMass) {
@@ -307,6 +317,11 @@ public sealed interface Body {
             implements Body {
 
         public static final Range CRUMBS = new Range(0, 0.5, "");
+
+        @Override
+        public String dividing() {
+            return "Break it and sort by weight";
+        }
 
         /** What a piece weighs in the mean. */
         public double meanGrams() {

@@ -164,7 +164,8 @@ final class StepList {
     private void piece(MethodStep step) {
         switch (step.does()) {
             case TEMPER, MELT, TINT -> bowl(step);
-            case CUT -> add("cut:", StepKind.CLOSE, "", "", "Cut the pieces", cutting(), step);
+            case CUT ->
+                add("cut:", StepKind.CLOSE, "", "", order.bar().bar().body().dividing(), cutting(), step);
             case COUNT -> {
                 String last = moulds.carrier().equals("mould") ? "Release and count" : "Finish and count";
                 add("release:", StepKind.RELEASE, "", "", last, "Look, sort, count by reason.", step);
@@ -174,8 +175,18 @@ final class StepList {
     }
 
     private String cutting() {
-        String spare = moulds.spare() > 0 ? " %d pieces are spare.".formatted(moulds.spare()) : "";
-        return "%d of one, %d to cut.%s%s".formatted(moulds.cavities(), moulds.fills(), tool(), spare);
+        String spare =
+                moulds.spare() == 0 ? "" : " %s spare.".formatted(count(moulds.spare(), "piece is", "pieces are"));
+        return "%d of one, %s.%s%s"
+                .formatted(
+                        moulds.cavities(),
+                        count(moulds.fills(), moulds.carrier(), moulds.carrier() + "s"),
+                        tool(),
+                        spare);
+    }
+
+    private static String count(int number, String one, String many) {
+        return number + " " + (number == 1 ? one : many);
     }
 
     /** How the cutting tool is set; empty where nothing is said of it. */
@@ -198,8 +209,12 @@ final class StepList {
         String each = fixed(target.window().targetGrams(), 1);
         switch (layer.kind()) {
             case SHELL -> {
-                String lining = "%d moulds of %d, %d turns. Aim for %s g a shell; weigh some."
-                        .formatted(moulds.fills(), moulds.cavities(), moulds.turns(), each);
+                String lining = "%s of %d, %s. Aim for %s g a shell; weigh some."
+                        .formatted(
+                                count(moulds.fills(), "mould", "moulds"),
+                                moulds.cavities(),
+                                count(moulds.turns(), "turn", "turns"),
+                                each);
                 add(
                         "line:" + target.component(),
                         StepKind.LINE,
@@ -270,13 +285,12 @@ final class StepList {
         RunSheet.Deposit whole = masses.deposit(layer);
         if (whole.kept() > 0 || layer.design().handling().misses() > 0) {
             Technique technique = layer.design().handling().technique();
-            words.append(" Have %s ready: %s stay, %s land beside, %s stay in the %s."
-                    .formatted(
-                            Numbers.mass(whole.total()),
-                            Numbers.mass(whole.pieces() + whole.spare()),
-                            Numbers.mass(whole.offcuts()),
-                            Numbers.mass(whole.kept()),
-                            technique == null ? "tool" : technique.tool()));
+            String tool = technique == null ? "tool" : technique.tool();
+            words.append(" Have %s ready: %s stay on"
+                    .formatted(Numbers.mass(whole.total()), Numbers.mass(whole.pieces() + whole.spare())));
+            words.append(whole.offcuts() > 0 ? ", %s land beside".formatted(Numbers.mass(whole.offcuts())) : "");
+            words.append(whole.kept() > 0 ? ", %s stay in the %s".formatted(Numbers.mass(whole.kept()), tool) : "");
+            words.append('.');
         }
         return words + sheets(layer);
     }

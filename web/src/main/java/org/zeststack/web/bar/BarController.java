@@ -26,6 +26,8 @@ import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.BuildSteps;
+import org.zeststack.core.workshop.Mould;
+import org.zeststack.store.Saved;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.Aside;
@@ -103,7 +105,10 @@ class BarController {
     private String choose(FormInput form, Model model) {
         model.addAttribute("form", form);
         model.addAttribute("builds", Build.values());
-        model.addAttribute("moulds", newBar.moulds());
+        List<Saved<Mould>> moulds = newBar.moulds();
+        model.addAttribute("moulds", moulds);
+        model.addAttribute("buildDrawings", newBar.builds(moulds));
+        model.addAttribute("mouldPlans", newBar.plans(moulds));
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("formulas", newBar.formulas());
         model.addAttribute("bodiesOf", bodies());
@@ -164,7 +169,10 @@ class BarController {
                 Arrays.stream(LayerKind.values()).collect(Collectors.toMap(LayerKind::name, Function.identity())));
         computed.stack().ifPresent(stack -> {
             if (!form.faulty()) {
-                MethodFields.replace(form, BuildSteps.of(stack));
+                List<MethodStep> steps = BuildSteps.of(stack);
+                MethodFields.replace(form, steps);
+                boolean usual = stack.bar().method().isEmpty();
+                form.typed().put(BarFields.SHOWN_STEPS, usual ? MethodFields.mark(steps) : "");
             }
             model.addAttribute("stepActs", acts(stack));
         });

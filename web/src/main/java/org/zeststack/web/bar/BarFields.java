@@ -29,6 +29,9 @@ import org.zeststack.web.shelf.Names;
 @Component
 public class BarFields {
 
+    /** Field that marks the usual steps as they were shown. */
+    static final String SHOWN_STEPS = "shownSteps";
+
     private static final String YES = "yes";
     private static final Range RAW_MM = new Range(0, 1000, "mm");
 
@@ -135,7 +138,9 @@ public class BarFields {
         Double declared = optional(form, "declaredGrams", Bar.DECLARED_GRAMS);
         Double centre = optional(form, "centreCelsius", BarLayer.CELSIUS);
         Double bowl = optional(form, "bowlMm", Bar.BOWL_MM);
-        List<MethodStep> method = MethodFields.read(form);
+        List<MethodStep> steps = MethodFields.read(form);
+        // The usual steps as the page showed them follow the layers, until somebody writes in them.
+        List<MethodStep> method = form.text(SHOWN_STEPS).equals(MethodFields.mark(steps)) ? List.of() : steps;
         Optional<Bar> bar =
                 form.build(() -> new Bar(build, body, layers, finish, storage, soldAs, declared, centre, bowl, method));
         return bar.map(b -> new Read(b, List.copyOf(rows)));

@@ -2,11 +2,13 @@ package org.zeststack.web.design;
 
 import static org.zeststack.web.form.FormInput.shown;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.Ending;
@@ -81,6 +83,12 @@ public final class MethodFields {
                                 .map(step -> step.action() + "|" + step.cue())
                                 .toList())
                         .anyMatch(written::equals);
+    }
+
+    /** Short for a list of steps, to tell whether somebody has touched it. */
+    public static String mark(List<MethodStep> method) {
+        return UUID.nameUUIDFromBytes(method.toString().getBytes(StandardCharsets.UTF_8))
+                .toString();
     }
 
     public static void drop(FormInput form) {
