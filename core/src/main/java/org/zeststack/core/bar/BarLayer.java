@@ -57,7 +57,7 @@ public record BarLayer(
         GRAMS("g"),
         MILLIGRAMS("mg"),
         PIECES("pieces"),
-        SHARE("% of what it lies on"),
+        SHARE("% of base"),
         REST("the rest");
 
         private final String words;

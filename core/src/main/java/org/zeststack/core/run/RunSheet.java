@@ -228,6 +228,11 @@ public record RunSheet(
             }
         }
 
+        /** The formula's id, as its key has it. */
+        public long formula() {
+            return Long.parseLong(key.split("-")[1]);
+        }
+
         public double takenGrams() {
             return taken.values().stream().mapToDouble(Double::doubleValue).sum();
         }

@@ -134,6 +134,13 @@ public sealed interface Frame {
             return stacksMm.stream().mapToDouble(Double::doubleValue).sum();
         }
 
+        /** Height that a stack stands at, counted from 1 at the bottom. */
+        public double baseMm(int number) {
+            return stacksMm.subList(0, Math.max(0, number - 1)).stream()
+                    .mapToDouble(Double::doubleValue)
+                    .sum();
+        }
+
         private int count(Cutters of) {
             return round ? of.pieces() : of.squarePieces();
         }

@@ -80,8 +80,7 @@ public class LayerKindTest {
         assertEquals(faults.size(), 1);
         assertEquals(faults.get(0).field(), "layer.1.by");
         assertEquals(
-                faults.get(0).message(),
-                "The inclusion cannot be given in mm; permitted: g, pieces, mg, % of what it lies on.");
+                faults.get(0).message(), "The inclusion cannot be given in mm; permitted: g, pieces, mg, % of base.");
     }
 
     @Test

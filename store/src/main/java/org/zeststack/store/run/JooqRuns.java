@@ -98,6 +98,11 @@ class JooqRuns implements Runs {
     }
 
     @Override
+    public List<Run> newest(int most) {
+        return select(RUN.STATUS.ne(Run.Status.PLANNED.name()), most);
+    }
+
+    @Override
     public boolean chooseLots(long id, Map<String, Long> lots) {
         return db.update(RUN)
                         .set(RUN.LOTS, StoredJson.write(new LotIds(lots)))
@@ -124,6 +129,10 @@ class JooqRuns implements Runs {
     }
 
     private List<Run> select(Condition which) {
+        return select(which, Integer.MAX_VALUE);
+    }
+
+    private List<Run> select(Condition which, int most) {
         return db.select(
                         RUN.ID,
                         RUN.BAR,
@@ -146,6 +155,7 @@ class JooqRuns implements Runs {
                 .from(RUN)
                 .where(which)
                 .orderBy(RUN.PLANNED_FOR.desc(), RUN.ID.desc())
+                .limit(most)
                 .fetch(JooqRuns::run);
     }
 

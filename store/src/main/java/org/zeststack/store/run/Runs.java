@@ -91,6 +91,9 @@ public interface Runs {
     /** Runs of some states, newest day first. Sheets are read with them. */
     List<Run> list(List<Run.Status> states);
 
+    /** The newest runs that were begun, with their sheets, newest day first. */
+    List<Run> newest(int most);
+
     /** Takes these lots for a run that has not begun; false if it has. */
     boolean chooseLots(long id, Map<String, Long> lots);
 

@@ -22,12 +22,12 @@ import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.SectionDrawing;
+import org.zeststack.web.page.Part;
+import org.zeststack.web.result.LastResults;
 
 /** The list of bars, each shown as it stands: everything it needs is read at once, and only the page's own are computed. */
 @Component
 class BarList {
-
-    static final int PAGE = 20;
 
     /** As wide as the style sheet lets a drawing be. */
     private static final double WIDEST_MM = 60;
@@ -62,8 +62,16 @@ class BarList {
      *
      * @param stack null until it is shown, and where its draft cannot be computed
      * @param lastRun the newest run of it; null where there is none
+     * @param good share of that run's pieces that came out good; null where it is not closed
      */
-    record Row(Designs.Listed listed, Bar bar, Runs.Brief lastRun, BarStack stack, SectionDrawing section, Call worst) {
+    record Row(
+            Designs.Listed listed,
+            Bar bar,
+            Runs.Brief lastRun,
+            Double good,
+            BarStack stack,
+            SectionDrawing section,
+            Call worst) {
 
         /** Width of the drawing with its hairlines, mm. */
         public String wideMm() {
@@ -84,6 +92,7 @@ class BarList {
                             listed,
                             bar,
                             lastRun,
+                            good,
                             s,
                             SectionDrawing.of(CrossSection.across(s)),
                             BarCalls.of(s).stream().findFirst().orElse(null)))
@@ -91,47 +100,40 @@ class BarList {
         }
     }
 
-    /**
-     * One page of the list.
-     *
-     * @param found how many there are on all pages
-     */
-    record Part(List<Row> rows, int found, int page, int pages) {}
-
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
     private final BarWorkings workings;
     private final Runs runs;
+    private final LastResults results;
 
-    BarList(Designs<Bar> bars, WorkshopStore workshop, BarWorkings workings, Runs runs) {
+    BarList(Designs<Bar> bars, WorkshopStore workshop, BarWorkings workings, Runs runs, LastResults results) {
         this.bars = bars;
         this.workshop = workshop;
         this.workings = workings;
         this.runs = runs;
+        this.results = results;
     }
 
     /** Bars whose name or build holds what was typed, sorted, one page of them computed. */
-    Part of(List<Designs.Listed> listed, String typed, By by, int page) {
+    Part<Row> of(List<Designs.Listed> listed, String typed, By by, int page) {
         Map<Long, Bar> drafts = bars.drafts().stream().collect(Collectors.toMap(Saved::id, Saved::content));
         Map<Long, Saved<Mould>> moulds =
                 workshop.moulds().stream().collect(Collectors.toMap(Saved::id, Function.identity()));
         Map<Long, Runs.Brief> last = new HashMap<>();
         runs.brief(List.of(Run.Status.values())).forEach(run -> last.putIfAbsent(run.bar(), run));
+        Map<Long, Double> good = results.read().good();
         String wanted = typed.strip().toLowerCase(Locale.ROOT);
         List<Row> found = listed.stream()
-                .map(l -> new Row(l, drafts.get(l.id()), last.get(l.id()), null, null, null))
+                .map(l -> row(l, drafts.get(l.id()), last.get(l.id()), good))
                 .filter(r -> (r.listed.name() + " " + r.bar.build().title())
                         .toLowerCase(Locale.ROOT)
                         .contains(wanted))
                 .sorted(by.order)
                 .toList();
-        int pages = Math.max(1, (found.size() + PAGE - 1) / PAGE);
-        int shown = Math.max(1, Math.min(pages, page));
-        List<Row> rows = found.stream()
-                .skip((long) PAGE * (shown - 1))
-                .limit(PAGE)
-                .map(r -> r.shown(workings.drafted(r.bar, moulds)))
-                .toList();
-        return new Part(rows, found.size(), shown, pages);
+        return Part.of(found, page, r -> r.shown(workings.drafted(r.bar, moulds)));
+    }
+
+    private static Row row(Designs.Listed listed, Bar draft, Runs.Brief last, Map<Long, Double> good) {
+        return new Row(listed, draft, last, last == null ? null : good.get(last.id()), null, null, null);
     }
 }

@@ -83,7 +83,10 @@ public record Handle(
             return;
         }
         boolean fromAbove = poursDown(stack, layer);
-        double at = fromAbove ? layer.fromMm() : layer.toMm();
+        double base = stack.frame() instanceof Frame.Discs discs
+                ? discs.baseMm(layer.design().handling().level())
+                : 0;
+        double at = base + (fromAbove ? layer.fromMm() : layer.toMm());
         double each = mm ? 1.0 / design.repeat() : gramsPerMm(stack, layer, at) / design.repeat();
         double room = mm ? ROOM_MM : ROOM_MM * each;
         handles.add(new Handle(

@@ -37,6 +37,9 @@ class NewBar {
     /** Widest that something is drawn to be chosen, in units of the drawing. */
     private static final double DRAWN = 120;
 
+    /** The same of a plan, in rem. */
+    private static final double PLAN = 8;
+
     private final WorkshopStore workshop;
     private final Aside aside;
     private final Shelf shelf;
@@ -93,7 +96,7 @@ class NewBar {
         for (Saved<Mould> mould : moulds) {
             Body body = new Body.Moulded(mould.id(), false);
             drawn(StartingBars.of(Build.OPEN, body, usual(Build.OPEN)))
-                    .ifPresent(stack -> drawn.put(mould.id(), PlanDrawing.fitting(Plan.of(stack), DRAWN, DRAWN / 2)));
+                    .ifPresent(stack -> drawn.put(mould.id(), PlanDrawing.fitting(Plan.of(stack), PLAN, PLAN / 2)));
         }
         return drawn;
     }

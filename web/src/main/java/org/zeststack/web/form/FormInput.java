@@ -1,8 +1,14 @@
 package org.zeststack.web.form;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
+import java.time.format.DateTimeParseException;
+import java.time.format.ResolverStyle;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -18,6 +24,15 @@ import org.zeststack.core.quantity.Range;
  * ever dropped: the page is drawn again from here.
  */
 public final class FormInput {
+
+    private static final List<DateTimeFormatter> DAYS = List.of(
+            DateTimeFormatter.ISO_LOCAL_DATE,
+            new DateTimeFormatterBuilder()
+                    .parseCaseInsensitive()
+                    .appendPattern("[EEE ]d MMM uuuu")
+                    .toFormatter(Locale.ENGLISH)
+                    .withResolverStyle(ResolverStyle.STRICT),
+            DateTimeFormatter.ofPattern("d.M.uuuu").withResolverStyle(ResolverStyle.STRICT));
 
     private final Map<String, String> typed;
     private final List<Fault> faults = new ArrayList<>();
@@ -84,6 +99,20 @@ public final class FormInput {
         double percent = number(field, new Range(100 * fraction.least(), 100 * fraction.greatest(), "%"));
         // So that 11.2 % is 0.112 and not a hair less.
         return Double.isNaN(percent) ? percent : Math.round(percent * 1e10) / 1e12;
+    }
+
+    /** A day as it is written everywhere, 30 Nov 2026, with the day of the week or not; in figures too. Empty with a fault noted where it is none. */
+    public Optional<LocalDate> day(String field) {
+        String text = text(field).strip();
+        for (DateTimeFormatter format : DAYS) {
+            try {
+                return Optional.of(LocalDate.parse(text, format));
+            } catch (DateTimeParseException other) {
+                // The next way of writing it.
+            }
+        }
+        faults.add(Fault.of(field, shortened(text), "Write a day, for example 30 Nov 2026 or 2026-11-30."));
+        return Optional.empty();
     }
 
     /** Text that must be there, of at most {@code most} characters. */

@@ -70,13 +70,19 @@ class FormulaController {
     }
 
     @GetMapping("/formulas")
-    String list(@RequestParam(defaultValue = "") String q, Model model) {
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "NAME") FormulaList.By by,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
         List<Designs.Listed> all = formulas.list();
         List<Designs.Listed> kept =
                 all.stream().filter(d -> d.archived() == null).toList();
         model.addAttribute("any", !kept.isEmpty());
         model.addAttribute("q", q);
-        model.addAttribute("rows", list.of(kept, q));
+        model.addAttribute("by", by);
+        model.addAttribute("bys", FormulaList.By.values());
+        model.addAttribute("part", list.of(kept, q, by, page));
         model.addAttribute(
                 "archived", all.stream().filter(d -> d.archived() != null).toList());
         return "formula/list";

@@ -36,6 +36,7 @@ import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 import org.zeststack.web.shelf.Shelf;
@@ -65,7 +66,7 @@ class LotController {
     @GetMapping("/store-room/lots/new")
     String blank(@RequestParam(defaultValue = "") String of, Model model) {
         Map<String, String> fields = new LinkedHashMap<>();
-        fields.put("received", today().toString());
+        fields.put("received", Show.INSTANCE.day(today()));
         fields.put("slug", of);
         fields.put("ingredient", of.isEmpty() ? "" : shelf.names(List.of(of)).get(of));
         fields.put("key", UUID.randomUUID().toString());

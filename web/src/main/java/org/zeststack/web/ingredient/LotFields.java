@@ -3,14 +3,13 @@ package org.zeststack.web.ingredient;
 import static org.zeststack.web.form.FormInput.shown;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Lot;
-import org.zeststack.core.quantity.Fault;
 import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Show;
 
 /** Fields of a lot's form: to text and back. */
 final class LotFields {
@@ -21,9 +20,8 @@ final class LotFields {
         Map<String, String> fields = new LinkedHashMap<>();
         fields.put("code", lot.code());
         fields.put("supplier", lot.supplier());
-        fields.put("received", lot.received().toString());
-        fields.put(
-                "bestBefore", lot.bestBefore() == null ? "" : lot.bestBefore().toString());
+        fields.put("received", Show.INSTANCE.day(lot.received()));
+        fields.put("bestBefore", lot.bestBefore() == null ? "" : Show.INSTANCE.day(lot.bestBefore()));
         fields.put("pricePerKg", lot.pricePerKg() == null ? "" : shown(lot.pricePerKg()));
         fields.put("moistureFraction", lot.moistureFraction() == null ? "" : shown(100 * lot.moistureFraction()));
         fields.put("moistureMeasured", lot.moistureMeasured() ? "yes" : "");
@@ -38,8 +36,8 @@ final class LotFields {
     static Optional<Lot> read(FormInput form) {
         String code = form.limited("code", 60);
         String supplier = form.limited("supplier", 120);
-        LocalDate received = day(form, "received");
-        LocalDate bestBefore = form.has("bestBefore") ? day(form, "bestBefore") : null;
+        LocalDate received = form.day("received").orElse(null);
+        LocalDate bestBefore = form.has("bestBefore") ? form.day("bestBefore").orElse(null) : null;
         Double price = form.has("pricePerKg") ? form.number("pricePerKg", Lot.PRICE) : null;
         Double moisture = form.has("moistureFraction") ? form.percent("moistureFraction", Lot.MOISTURE) : null;
         Map<Part, Double> parts = IngredientFields.parts(form);
@@ -60,14 +58,5 @@ final class LotFields {
             lot.check();
             return lot;
         });
-    }
-
-    private static LocalDate day(FormInput form, String field) {
-        try {
-            return LocalDate.parse(form.text(field).strip());
-        } catch (DateTimeParseException e) {
-            form.add(Fault.of(field, form.text(field), "Write a day as year-month-day, for example 2026-11-30."));
-            return null;
-        }
     }
 }

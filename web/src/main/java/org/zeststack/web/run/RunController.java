@@ -4,8 +4,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.format.DateTimeParseException;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,8 +19,6 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.formula.YieldUnknown;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
@@ -34,6 +30,7 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
@@ -42,6 +39,7 @@ import org.zeststack.web.security.SignedIn;
 class RunController {
 
     private final Runs runs;
+    private final RunList list;
     private final RunSheets sheets;
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
@@ -53,6 +51,7 @@ class RunController {
 
     RunController(
             Runs runs,
+            RunList list,
             RunSheets sheets,
             Designs<Bar> bars,
             WorkshopStore workshop,
@@ -62,6 +61,7 @@ class RunController {
             TransactionTemplate transaction,
             Clock clock) {
         this.runs = runs;
+        this.list = list;
         this.sheets = sheets;
         this.bars = bars;
         this.workshop = workshop;
@@ -73,11 +73,18 @@ class RunController {
     }
 
     @GetMapping("/runs")
-    String list(Model model) {
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "DAY") RunList.By by,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
+        model.addAttribute("q", q);
+        model.addAttribute("by", by);
+        model.addAttribute("asked", page);
         Allowances usual = Allowances.USUAL;
         Map<String, String> fields = new LinkedHashMap<>();
         fields.put("pieces", "");
-        fields.put("day", LocalDate.now(clock.withZone(ZoneId.systemDefault())).toString());
+        fields.put("day", Show.INSTANCE.day(LocalDate.now(clock.withZone(ZoneId.systemDefault()))));
         fields.put("rejectFraction", FormInput.shown(100 * usual.rejectFraction()));
         fields.put("scrapeFraction", FormInput.shown(100 * usual.scrapeFraction()));
         fields.put("bowlGrams", FormInput.shown(usual.bowlGrams()));
@@ -86,24 +93,17 @@ class RunController {
 
     private String list(Model model, FormInput form) {
         model.addAttribute("form", form);
-        model.addAttribute("runs", runs.brief(List.of(Run.Status.values())));
-        model.addAttribute("next", next());
+        List<Runs.Brief> all = runs.brief(List.of(Run.Status.values()));
+        RunList.By by = (RunList.By) model.asMap().getOrDefault("by", RunList.By.DAY);
+        String q = (String) model.asMap().getOrDefault("q", "");
+        model.addAttribute("q", q);
+        model.addAttribute("by", by);
+        model.addAttribute("bys", RunList.By.values());
+        model.addAttribute("runs", all);
+        model.addAttribute("part", list.of(all, q, by, (int) model.asMap().getOrDefault("asked", 1)));
         model.addAttribute("bars", bars.current());
         model.addAttribute("thermometers", aside.inUse(Aside.Kind.THERMOMETER, workshop.thermometers()));
         return "run/list";
-    }
-
-    /** What comes next in every run under way. */
-    private Map<Long, String> next() {
-        List<Run> started = runs.list(List.of(Run.Status.STARTED));
-        Map<Long, List<BenchEntry>> entries =
-                bench.entriesOf(started.stream().map(Run::id).toList());
-        Map<Long, String> next = new HashMap<>();
-        for (Run run : started) {
-            BenchState state = BenchState.of(run.sheet().orElseThrow(), entries.getOrDefault(run.id(), List.of()));
-            next.put(run.id(), state.next().map(RunSheet.BenchStep::title).orElse("Close the run"));
-        }
-        return next;
     }
 
     @PostMapping("/runs")
@@ -113,7 +113,7 @@ class RunController {
         double reject = form.percent("rejectFraction", Allowances.REJECT);
         double scrape = form.percent("scrapeFraction", Allowances.SCRAPE);
         double bowl = form.number("bowlGrams", Allowances.BOWL);
-        Optional<LocalDate> day = day(form);
+        Optional<LocalDate> day = form.day("day");
         Optional<Designs.Version<Bar>> bar = bars.current().stream()
                 .filter(b -> String.valueOf(b.design()).equals(form.text("bar")))
                 .findFirst();
@@ -172,15 +172,6 @@ class RunController {
             form.add(Fault.of("difference", "", "Name the one thing that is done differently."));
         }
         return new Runs.Said(List.of(), Long.valueOf(against), difference);
-    }
-
-    private static Optional<LocalDate> day(FormInput form) {
-        try {
-            return Optional.of(LocalDate.parse(form.text("day")));
-        } catch (DateTimeParseException e) {
-            form.add(Fault.of("day", form.text("day"), "Write a day as year-month-day, for example 2026-11-30."));
-            return Optional.empty();
-        }
     }
 
     @GetMapping("/runs/{id}")
