@@ -8,8 +8,9 @@ function fitting() {
   const bodies = form.querySelector('[name=build]:checked').dataset.bodies.split(' ');
   for (const label of form.querySelectorAll('[data-for]')) {
     label.hidden = !label.dataset.for.split(' ').some((body) => bodies.includes(body));
-    if (label.hidden) {
-      label.querySelector('input').checked = false;
+    const input = label.querySelector('input');
+    if (label.hidden && input) {
+      input.checked = false;
     }
   }
   const shown = [...form.querySelectorAll('[data-for]:not([hidden]) input')];

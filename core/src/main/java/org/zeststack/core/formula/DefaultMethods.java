@@ -35,7 +35,7 @@ public final class DefaultMethods {
     public static List<MethodStep> of(Formula formula) {
         List<MethodStep> steps = new ArrayList<>();
         Set<Act> done = EnumSet.noneOf(Act.class);
-        for (MethodStep step : formula.method().isEmpty() ? of(formula.family()) : placed(formula)) {
+        for (MethodStep step : formula.method().isEmpty() ? usual(formula) : placed(formula)) {
             boolean cold = step.does() == Act.COOK && !boils(formula);
             boolean again = step.acts() && !done.add(step.does());
             steps.add(cold || again ? step.doing(Act.HAND, "") : step);
@@ -51,6 +51,13 @@ public final class DefaultMethods {
             steps.add(any(Act.YIELD));
         }
         return List.copyOf(steps);
+    }
+
+    /** Its family's steps; what is not cooked has no pot to take off. */
+    private static List<MethodStep> usual(Formula formula) {
+        return of(formula.family()).stream()
+                .filter(s -> s.does() != Act.COOK || boils(formula))
+                .toList();
     }
 
     /** What everybody is warned of at an act, where a step does not say it itself. */

@@ -15,7 +15,7 @@ public record Density(double least, double usual, double greatest) {
     private static final double CUP_ML = 236.588;
 
     /** Share of a cup that loose porous pieces fill, and how far off that may be (common practice, no source). */
-    private static final double PACKING = 0.6;
+    static final double PACKING = 0.6;
 
     private static final double PACKING_OFF = 0.25;
 

@@ -92,6 +92,12 @@ public record Formula(
         return withLines(planned);
     }
 
+    /** Whether the pores of a line stay: what is boiled, or melted down to bind grain, has none left. */
+    boolean keepsPores(FormulaLine line) {
+        boolean melted = cooked() || finish.byEye() || family == Family.PUFFED;
+        return !(melted && line.role() == FormulaLine.Role.POT);
+    }
+
     /** Whether it is cooked to a reading. */
     public boolean cooked() {
         return stopCelsius != null;

@@ -145,10 +145,9 @@ public record FormulaBalance(
         double least = solid;
         double usual = solid;
         double greatest = solid;
-        boolean boiled = formula.cooked() || finish.byEye();
         for (FormulaLine line : formula.lines()) {
             Ingredient ingredient = ingredients.get(line.ingredient());
-            boolean keeps = ingredient.bulk().porous() && !(boiled && line.role() == FormulaLine.Role.POT);
+            boolean keeps = ingredient.bulk().porous() && formula.keepsPores(line);
             if (line.counts() && keeps) {
                 Density own = Density.of(ingredient);
                 double without = 1 / Density.ofMass(ingredient.per100Grams());

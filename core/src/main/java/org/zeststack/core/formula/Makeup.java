@@ -27,6 +27,7 @@ import org.zeststack.core.ingredient.Nature;
  * @param cost of the whole formula as written, in the workshop's money; the lines without a price are left out
  * @param unpriced names of the ingredients without a price
  * @param cautions of the ingredients, by ingredient name
+ * @param grain porous grain that is not boiled, and what binds it
  */
 public record Makeup(
         Nutrition per100Grams,
@@ -38,7 +39,39 @@ public record Makeup(
         Set<Nature.Risk> risks,
         double cost,
         List<String> unpriced,
-        Map<String, String> cautions) {
+        Map<String, String> cautions,
+        Grain grain) {
+
+    /**
+     * Grain in a binder.
+     *
+     * @param looseMl room that the grain takes when it lies loose: its pieces fill 0.6 of that (common practice, no source)
+     * @param binderGrams everything else of the finished mass
+     * @param binderMl room that this takes without air
+     */
+    public record Grain(double grams, double looseMl, double binderGrams, double binderMl) {
+
+        public static final Grain NONE = new Grain(0, 0, 0, 0);
+
+        /** Share of the room between the pieces that the binder fills; more than 1 where it carries them. */
+        public double filled() {
+            return binderMl / ((1 - Density.PACKING) * looseMl);
+        }
+    }
+
+    private static Grain grain(Formula formula, FormulaBalance balance, IngredientTable table) {
+        double grams = 0;
+        double loose = 0;
+        for (FormulaLine line : formula.lines()) {
+            Ingredient of = table.get(line.ingredient());
+            if (line.counts() && of.bulk().porous() && formula.keepsPores(line)) {
+                grams += line.grams();
+                loose += line.grams() / Density.of(of).usual() / Density.PACKING;
+            }
+        }
+        double rest = Math.max(0, balance.after().totalGrams() - grams);
+        return grams == 0 ? Grain.NONE : new Grain(grams, loose, rest, rest / Density.ofMass(balance.after()));
+    }
 
     /**
      * The make-up of a balanced formula.
@@ -91,7 +124,8 @@ public record Makeup(
                 Set.copyOf(risks),
                 cost,
                 List.copyOf(unpriced),
-                cautions);
+                cautions,
+                grain(formula, balance, table));
     }
 
     /** Grams of ingredients of a kind, as written. */

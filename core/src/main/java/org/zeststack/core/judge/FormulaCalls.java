@@ -86,14 +86,27 @@ public final class FormulaCalls {
         SugarCalls sugar = new SugarCalls(this);
         switch (formula.family().kind()) {
             case CARAMEL -> sugar.caramel();
-            case NOUGAT -> sugar.nougat();
+            case NOUGAT -> {
+                switch (formula.family()) {
+                    case NOUGAT_QUICK -> sugar.quick();
+                    case NOUGAT_SLAB -> sugar.slab();
+                    default -> sugar.nougat();
+                }
+            }
             case FONDANT -> sugar.fondant();
             case GANACHE -> ganache();
             case NUT -> nut();
             case GEL -> gel();
-            case DRY -> dry();
+            case DRY -> {
+                if (formula.family() == Family.PRALINE_DISC) {
+                    praline();
+                } else {
+                    dry();
+                }
+            }
+            case BINDER -> binder();
             case BISCUIT -> {
-                biscuit();
+                biscuit(bound(formula.family() == Family.CRUMBLE ? "crumble-fat" : "biscuit-fat"));
                 porous();
             }
             case KNEADED -> kneaded();
@@ -233,11 +246,67 @@ public final class FormulaCalls {
         }
     }
 
-    private void biscuit() {
+    /** Cooked sugar spread thin: glass, as long as no water comes to it. */
+    private void praline() {
+        double water = balance.moistureFraction();
+        Bound glass = bound("praline-water");
+        boolean damp = water > glass.greatest();
+        add(
+                damp ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "glass",
+                damp
+                        ? "%s water: it bends and sticks instead of breaking. Cook it further."
+                                .formatted(percent(water, 1))
+                        : "%s water: it breaks like glass. Seal it at once: it draws water from the air."
+                                .formatted(percent(water, 1)),
+                "water %s g / %s g; %s is brittle"
+                        .formatted(fixed(after.waterGrams(), 1), fixed(after.totalGrams(), 0), glass.words()));
+    }
+
+    /** Grain and what binds it, by mass and by the room between the pieces. */
+    private void binder() {
+        Makeup.Grain grain = makeup.grain();
+        if (grain.grams() == 0) {
+            add(Weight.GOOD_TO_KNOW, "binder", "No grain is in it yet: it is all binder.", "porous grain 0 g");
+            return;
+        }
+        Bound usual = bound("binder-share");
+        double share = grain.binderGrams() / after.totalGrams();
+        boolean bare = share < usual.least();
+        boolean heavy = share > usual.greatest();
+        add(
+                bare || heavy ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "binder",
+                "The binder is %s of it and fills %s of the room between the grains: %s."
+                        .formatted(
+                                percent(share, 0),
+                                percent(grain.filled(), 0),
+                                bare
+                                        ? "it falls apart when it is cut"
+                                        : heavy ? "dense and hard, the grain drowns" : "it holds and stays light"),
+                "%s g of grain lies in %s mL loose; %s g of binder are %s mL; %s by mass is usual"
+                        .formatted(
+                                fixed(grain.grams(), 0),
+                                fixed(grain.looseMl(), 0),
+                                fixed(grain.binderGrams(), 0),
+                                fixed(grain.binderMl(), 0),
+                                usual.words()));
+        Bound dry = bound("binder-water");
+        if (balance.moistureKnown() && balance.moistureFraction() > dry.greatest()) {
+            add(
+                    Weight.TAKE_CARE,
+                    "grain-soft",
+                    "%s water: the grain will go soft. Boil the binder further, or bind with chocolate."
+                            .formatted(percent(balance.moistureFraction(), 1)),
+                    "water %s g / %s g; %s stays crisp"
+                            .formatted(fixed(after.waterGrams(), 1), fixed(after.totalGrams(), 0), dry.words()));
+        }
+    }
+
+    private void biscuit(Bound usual) {
         Composition raw = balance.before();
         double starch = raw.grams(Part.STARCH);
         double fat = raw.grams(Part::isFat);
-        Bound usual = bound("biscuit-fat");
         if (starch > 0) {
             double ratio = fat / starch;
             boolean hard = ratio < usual.least();

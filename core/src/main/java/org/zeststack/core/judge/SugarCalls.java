@@ -9,7 +9,6 @@ import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.Proportions;
 import org.zeststack.core.ingredient.Nature;
@@ -184,16 +183,41 @@ final class SugarCalls {
         }
     }
 
+    /** Marshmallow cream and fat: it sets by itself, and by how wet it is. */
+    void quick() {
+        wet("quick-set", "quick-water", "dry and crumbly", "light and soft, it cuts cold", "it will not hold an edge");
+    }
+
+    /** A boiled slab beaten with fat: chewed, not whipped on whites. */
+    void slab() {
+        graining(false);
+        wet("chew", "slab-water", "hard to bite", "chewy", "sticky, it flows when it lies");
+    }
+
+    private void wet(String code, String band, String below, String inside, String above) {
+        if (!balance.moistureKnown()) {
+            return;
+        }
+        double water = balance.moistureFraction();
+        Bound usual = calls.bound(band);
+        boolean dry = water < usual.least();
+        boolean soft = water > usual.greatest();
+        calls.add(
+                dry || soft ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                code,
+                "%s water: %s.".formatted(percent(water, 1), dry ? below : soft ? above : inside),
+                "water %s g / finished %s g; %s is usual"
+                        .formatted(fixed(after.waterGrams(), 0), fixed(after.totalGrams(), 0), usual.words()));
+    }
+
     private void whites() {
         double whites = calls.makeup().grams(Nature.Kind.EGG_WHITE);
         if (whites == 0) {
-            if (calls.formula().family() == Family.NOUGAT) {
-                calls.add(
-                        Weight.WILL_FAIL,
-                        "no-whites",
-                        "No egg white or albumen: nothing holds the air.",
-                        "lines of egg white or albumen: none");
-            }
+            calls.add(
+                    Weight.WILL_FAIL,
+                    "no-whites",
+                    "No egg white or albumen: nothing holds the air.",
+                    "lines of egg white or albumen: none");
             return;
         }
         double sugar = after.dissolvedGrams();

@@ -5,11 +5,14 @@ import static org.testng.Assert.expectThrows;
 import static org.zeststack.core.Near.near;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.workshop.Line;
 
@@ -142,6 +145,39 @@ public class FormulaWaysTest {
             InvalidInput input = expectThrows(InvalidInput.class, () -> formula.check(TABLE));
             assertEquals(input.faults().get(0).field(), field);
         }
+    }
+
+    @Test
+    public void theBinderFillsSoMuchOfTheRoomBetweenTheGrains() {
+        Formula squares = formula(
+                Family.PUFFED,
+                null,
+                Finish.PLAIN,
+                new FormulaLine("marshmallow", 300, Role.POT),
+                new FormulaLine("butter", 50, Role.POT),
+                new FormulaLine("rice-crisped", 180, Role.WARM));
+        FormulaBalance balance = balance(squares);
+        Makeup.Grain grain = Makeup.of(squares, balance, TABLE, Map.of()).grain();
+        // Pieces of 0.2 g/mL fill 0.6 of the room: 180 g lie in 1500 mL; a cup of 236.588 mL with 28 g says 1521 mL.
+        near(grain.looseMl(), 180 / 0.2 / 0.6, 1e-9, "by the piece");
+        near(grain.looseMl(), 180 / 28.0 * 236.588, 30, "by the cup, within 2 %");
+        near(grain.binderGrams(), 350, 1e-9, "marshmallow and butter");
+        near(grain.filled(), grain.binderMl() / (0.4 * grain.looseMl()), 1e-12, "of the room");
+        assertEquals(
+                Makeup.of(squares.withLines(squares.lines().subList(0, 2)), balance, TABLE, Map.of())
+                        .grain(),
+                Makeup.Grain.NONE);
+        // Grain boiled in the pot has no pores left.
+        Formula boiled =
+                squares.withLines(List.of(squares.lines().get(0), new FormulaLine("rice-crisped", 180, Role.POT)));
+        Formula pot = new Formula(
+                boiled.family(), boiled.lines(), null, 0, List.of(), new Finish(true, 0.05, 0.05, 0, 0), null);
+        assertEquals(Makeup.of(pot, balance(pot), TABLE, Map.of()).grain(), Makeup.Grain.NONE);
+        assertEquals(steps(DefaultMethods.of(squares)), "WEIGH HAND HAND HAND YIELD HAND HAND", "warmed, not cooked");
+    }
+
+    private static String steps(List<MethodStep> method) {
+        return method.stream().map(s -> s.does().name()).collect(Collectors.joining(" "));
     }
 
     @Test

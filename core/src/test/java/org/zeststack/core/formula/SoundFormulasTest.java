@@ -102,6 +102,9 @@ public class SoundFormulasTest {
             {Family.CRUNCH, null, "wafer-flakes 150, couverture-milk-38 150, praline-paste-50 100", 0.5, 3.0, 0.65, 0.95
             },
             {Family.PRALINE_POWDER, null, "sugar 250, hazelnut-roasted 250", 0.2, 2.5, 1.10, 1.45},
+            {Family.PRALINE_DISC, null, "sugar 300, almond-flaked 150", 0.5, 2.0, 1.10, 1.55},
+            {Family.PUFFED, null, "marshmallow 300, butter 50, rice-crisped 180 W", 9.0, 14.0, 0.20, 0.60},
+            {Family.CRUMBLE, null, "flour-wheat 200, butter 150, caster-sugar 120", 8.0, 14.0, 1.05, 1.40},
             {Family.BISCUIT_PRESSED, null, "flour-wheat 250, butter 170, caster-sugar 80, salt 2", 8.0, 14.0, 1.10, 1.40
             },
             {

@@ -85,6 +85,8 @@ public class UsualPlaceTest {
         assertEquals(School.of(Family.GANACHE_WHIPPED), List.of(School.BUTTER, School.SPIRIT));
         assertEquals(School.of(Family.CARAMEL), List.of(School.STIRRING, School.CREAM));
         assertEquals(School.of(Family.NUT_PASTE), List.of());
+        assertEquals(School.of(Family.NOUGAT_QUICK), List.of(School.TOPPING));
+        assertEquals(School.of(Family.NOUGAT), List.of());
         assertEquals(School.CREAM.key(), "cream");
         assertEquals(School.CREAM.question(), "Cream goes in");
         assertEquals(School.CREAM.ways().stream().map(School.Way::key).toList(), List.of("start", "later"));

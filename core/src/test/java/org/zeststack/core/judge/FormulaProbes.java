@@ -38,6 +38,7 @@ final class FormulaProbes {
         private Double stop = 118.0;
         private double liquidFat;
         private Double activity;
+        private Makeup.Grain grain = Makeup.Grain.NONE;
 
         Mass(Family family) {
             this.family = family;
@@ -70,6 +71,12 @@ final class FormulaProbes {
             return this;
         }
 
+        /** Grain, the rest of the kilogram binding it. */
+        Mass bound(double binder) {
+            grain = new Makeup.Grain(1000 * (1 - binder), 5000, 1000 * binder, 700 * binder);
+            return this;
+        }
+
         Mass uncooked() {
             stop = null;
             return this;
@@ -97,7 +104,17 @@ final class FormulaProbes {
                     water,
                     "");
             Makeup makeup = new Makeup(
-                    Nutrition.of(after, 0, 0), 0, 0, liquidFat, List.of(), kinds, Set.of(), 0, List.of(), Map.of());
+                    Nutrition.of(after, 0, 0),
+                    0,
+                    0,
+                    liquidFat,
+                    List.of(),
+                    kinds,
+                    Set.of(),
+                    0,
+                    List.of(),
+                    Map.of(),
+                    grain);
             return FormulaCalls.of(formula, balance, makeup, Bars.judgedBy);
         }
 
@@ -152,6 +169,14 @@ final class FormulaProbes {
                 .of(Part.MILK_FAT, 0.3 * ratio)
                 .rest(Part.SUCROSE)
                 .told("short", Weight.TAKE_CARE));
+        all.put("crumble-fat", ratio -> new Mass(Family.CRUMBLE)
+                .of(Part.STARCH, 0.3)
+                .of(Part.MILK_FAT, 0.3 * ratio)
+                .rest(Part.SUCROSE)
+                .told("short", Weight.TAKE_CARE));
+        all.put("praline-water", w -> moist(Family.PRALINE_DISC, w).told("glass", Weight.TAKE_CARE));
+        all.put("binder-share", b -> moist(Family.PUFFED, 0.02).bound(b).told("binder", Weight.TAKE_CARE));
+        all.put("binder-water", w -> moist(Family.PUFFED, w).bound(0.5).told("grain-soft"));
         all.put("bakes-out", w -> !new Mass(Family.BISCUIT_ROLLED)
                 .of(Part.WATER, w)
                 .rest(Part.STARCH)
@@ -205,6 +230,8 @@ final class FormulaProbes {
                 .told("whites"));
         all.put("nougat-soft", w -> !moist(Family.NOUGAT, w).says("dryness", "soft"));
         all.put("nougat-moisture", w -> moist(Family.NOUGAT, w).told("dryness", Weight.TAKE_CARE));
+        all.put("quick-water", w -> moist(Family.NOUGAT_QUICK, w).told("quick-set", Weight.TAKE_CARE));
+        all.put("slab-water", w -> moist(Family.NOUGAT_SLAB, w).told("chew", Weight.TAKE_CARE));
         all.put("fondant-firm", w -> !moist(Family.FONDANT, w).says("fondant", "firm fondant"));
         all.put("fondant-soft", w -> moist(Family.FONDANT, w).says("fondant", "syrup"));
     }

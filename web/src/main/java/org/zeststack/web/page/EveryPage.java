@@ -65,6 +65,12 @@ class EveryPage {
         return request.getServletPath();
     }
 
+    /** How the screen is meant; null where that needs no words, and for parts of a page. */
+    @ModelAttribute("help")
+    Help help(HttpServletRequest request) {
+        return isPart(request) ? null : Help.of(request.getServletPath()).orElse(null);
+    }
+
     @ModelAttribute("show")
     Show show() {
         return Show.INSTANCE;

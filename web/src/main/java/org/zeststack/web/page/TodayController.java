@@ -3,9 +3,12 @@ package org.zeststack.web.page;
 import java.util.List;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.formula.Formula;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
@@ -21,11 +24,15 @@ class TodayController {
     private final Runs runs;
     private final Bench bench;
     private final WorkshopStore workshop;
+    private final Designs<Bar> bars;
+    private final Designs<Formula> formulas;
 
-    TodayController(Runs runs, Bench bench, WorkshopStore workshop) {
+    TodayController(Runs runs, Bench bench, WorkshopStore workshop, Designs<Bar> bars, Designs<Formula> formulas) {
         this.runs = runs;
         this.bench = bench;
         this.workshop = workshop;
+        this.bars = bars;
+        this.formulas = formulas;
     }
 
     private Now now(Run run) {
@@ -43,6 +50,7 @@ class TodayController {
         model.addAttribute(
                 "closed",
                 runs.brief(List.of(Run.Status.CLOSED)).stream().limit(5).toList());
+        model.addAttribute("first", bars.list().isEmpty() || formulas.list().isEmpty());
         model.addAttribute("workshop", workshop.place().orElseThrow());
         return "today";
     }
