@@ -39,15 +39,19 @@ final class ShapedBuild {
         double share = 1 / (1 - frame(whole, lacking).offcutFraction());
         List<StackLayer> layers = new ArrayList<>();
         Frame.Hand frame = frame(whole, lacking);
-        layers.add(filling(centre, 0, frame.heightMm(), filling).laid(share));
+        layers.add(
+                filling(centre, 0, frame.heightMm(), frame.heightMm(), filling).laid(share));
         double ml = whole;
         for (Pour.Deposit d : deposits) {
             if (d.layer().kind() == LayerKind.FILLING && d != centre) {
-                double from = body.form() == Body.Form.BLOCK ? frame.heightMm() : 0;
+                boolean block = body.form() == Body.Form.BLOCK;
+                double before = frame.heightMm();
                 double more = onTopMl(frame, d);
                 ml += more;
                 frame = frame(ml, lacking);
-                layers.add(filling(d, from, frame.heightMm(), more).laid(share));
+                double grown = frame.heightMm() - before;
+                layers.add(filling(d, block ? before : 0, frame.heightMm(), block ? grown : grown / 2, more)
+                        .laid(share));
             }
         }
         layers.addAll(new Coats(solid(frame), frame.slices() > 1 ? new WholeLog(frame) : null).lay(deposits, keys));
@@ -62,7 +66,7 @@ final class ShapedBuild {
         return new BarStack(bar, parts, frame, layers);
     }
 
-    private StackLayer filling(Pour.Deposit d, double from, double to, double ml) {
+    private StackLayer filling(Pour.Deposit d, double from, double to, double thick, double ml) {
         double grams = ml * d.material().densityGramsPerMl();
         return new StackLayer(
                 d.index(),
@@ -71,7 +75,7 @@ final class ShapedBuild {
                 d.material(),
                 from,
                 to,
-                to - from,
+                thick,
                 ml,
                 grams,
                 grams,

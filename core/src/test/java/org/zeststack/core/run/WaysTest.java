@@ -309,6 +309,7 @@ public class WaysTest {
                 BarLayer.mm(LayerKind.COAT, Bars.DARK, 1));
         near(layer(stack, "filling-1").grams(), 27.646, 1e-3, "π/4 × 20² × 80 mm³ × 1.1 g/mL");
         near(layer(stack, "filling-2").grams(), 6, 1e-9, "as weighed");
+        near(layer(stack, "filling-2").thicknessMm(), (21.759 - 20) / 2, 1e-3, "all round");
         // 25 132.7 and 4 615.4 mm³ are as much as a log of 21.759 mm, which takes 6 575.2 mm³ of coat.
         near(layer(stack, "coat-1").grams(), 8.3505, 1e-3, "by hand");
         BarStack block = of(

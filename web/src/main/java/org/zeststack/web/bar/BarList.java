@@ -62,7 +62,7 @@ class BarList {
      *
      * @param stack null until it is shown, and where its draft cannot be computed
      * @param lastRun the newest run of it; null where there is none
-     * @param good share of that run's pieces that came out good; null where it is not closed
+     * @param good share of the pieces that came out good in the newest run that is closed; null where there is none
      */
     record Row(
             Designs.Listed listed,
@@ -120,20 +120,22 @@ class BarList {
         Map<Long, Saved<Mould>> moulds =
                 workshop.moulds().stream().collect(Collectors.toMap(Saved::id, Function.identity()));
         Map<Long, Runs.Brief> last = new HashMap<>();
-        runs.brief(List.of(Run.Status.values())).forEach(run -> last.putIfAbsent(run.bar(), run));
-        Map<Long, Double> good = results.read().good();
+        Map<Long, Double> good = new HashMap<>();
+        Map<Long, Double> ofRuns = results.read().good();
+        runs.brief(List.of(Run.Status.values())).forEach(run -> {
+            last.putIfAbsent(run.bar(), run);
+            if (ofRuns.containsKey(run.id())) {
+                good.putIfAbsent(run.bar(), ofRuns.get(run.id()));
+            }
+        });
         String wanted = typed.strip().toLowerCase(Locale.ROOT);
         List<Row> found = listed.stream()
-                .map(l -> row(l, drafts.get(l.id()), last.get(l.id()), good))
+                .map(l -> new Row(l, drafts.get(l.id()), last.get(l.id()), good.get(l.id()), null, null, null))
                 .filter(r -> (r.listed.name() + " " + r.bar.build().title())
                         .toLowerCase(Locale.ROOT)
                         .contains(wanted))
                 .sorted(by.order)
                 .toList();
         return Part.of(found, page, r -> r.shown(workings.drafted(r.bar, moulds)));
-    }
-
-    private static Row row(Designs.Listed listed, Bar draft, Runs.Brief last, Map<Long, Double> good) {
-        return new Row(listed, draft, last, last == null ? null : good.get(last.id()), null, null, null);
     }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -50,17 +51,35 @@ class BoxController {
 
     @GetMapping("/boxes")
     String list(Model model) {
-        model.addAttribute("boxes", boxes.list());
+        List<Designs.Listed> all = boxes.list();
+        model.addAttribute(
+                "boxes", all.stream().filter(b -> b.archived() == null).toList());
+        model.addAttribute(
+                "archived", all.stream().filter(b -> b.archived() != null).toList());
         model.addAttribute("canCreate", !bars.current().isEmpty());
         return "box/list";
     }
 
-    @PostMapping("/boxes")
-    String create(@AuthenticationPrincipal SignedIn me) {
+    /** A new one exists once it is saved. */
+    @GetMapping("/boxes/new")
+    String fresh(Model model) {
         Designs.Version<Bar> first =
                 bars.current().stream().findFirst().orElseThrow(() -> Trouble.missing("A bar's version"));
         Box box = new Box(List.of(new Box.Item(first.design(), first.number(), 6)), 30, null);
-        return "redirect:/boxes/" + boxes.create("New box", box, desk.stamp(me));
+        Map<String, String> fields = BoxFields.of(box);
+        fields.put("name", "");
+        fields.put("lock", "0");
+        return page(DesignDesk.NEW, FormInput.of(fields), model);
+    }
+
+    /** Puts it aside, or takes it back. */
+    @PostMapping("/boxes/{id}/archive")
+    String archive(
+            @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
+        if (!boxes.archive(id, back.isEmpty(), desk.stamp(me))) {
+            throw Trouble.missing("This box");
+        }
+        return back.isEmpty() ? "redirect:/boxes" : "redirect:/boxes/" + id;
     }
 
     @GetMapping("/boxes/{id}")
@@ -74,6 +93,7 @@ class BoxController {
         model.addAttribute("rows", BoxFields.rows(form));
         model.addAttribute("bars", bars.current());
         model.addAttribute("versions", boxes.versions(id));
+        model.addAttribute("aside", boxes.archived(id).orElse(null));
         return "box/box";
     }
 
@@ -125,9 +145,8 @@ class BoxController {
             HttpServletResponse response) {
         FormInput form = FormInput.of(typed);
         Optional<Box> box = compute(form, model);
-        return desk.save(boxes, id, form, box, BoxFields::of, me, response).isPresent()
-                ? "redirect:/boxes/" + id
-                : page(id, form, model);
+        OptionalLong saved = desk.save(boxes, id, form, box, BoxFields::of, me, response);
+        return saved.isPresent() ? "redirect:/boxes/" + saved.getAsLong() : page(id, form, model);
     }
 
     private Saved<Box> draft(long id) {

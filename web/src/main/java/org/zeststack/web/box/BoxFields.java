@@ -20,10 +20,14 @@ final class BoxFields {
     private BoxFields() {}
 
     static Map<String, String> of(Saved<Box> saved) {
-        Map<String, String> fields = new LinkedHashMap<>();
-        Box box = saved.content();
+        Map<String, String> fields = of(saved.content());
         fields.put("name", saved.name());
         fields.put("lock", String.valueOf(saved.lock()));
+        return fields;
+    }
+
+    static Map<String, String> of(Box box) {
+        Map<String, String> fields = new LinkedHashMap<>();
         for (int i = 0; i < box.items().size(); i++) {
             Box.Item item = box.items().get(i);
             fields.put("item." + i + ".bar", item.bar() + "-v" + item.version());

@@ -1,5 +1,6 @@
 package org.zeststack.web.demo;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -8,6 +9,7 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.Handling;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.FrustumCavity;
 import org.zeststack.core.formula.DefaultMethods;
@@ -46,7 +48,7 @@ class DemoBars {
         String blackcurrant = keep("Blackcurrant caramel", cooked(116, line("blackcurrant-puree", 220)), stamp);
         String buttermilk = keep("Buttermilk ganache", buttermilk(), stamp);
         String buckthorn = keep("Sea-buckthorn caramel", cooked(120, line("sea-buckthorn-puree", 190)), stamp);
-        String birch = keep("Birch-syrup caramel", cooked(117, line("birch-syrup", 340)), stamp);
+        String birch = keep("Birch-syrup caramel", birch(), stamp);
         String hemp = keep("Hemp-seed and prune block", hemp(), stamp);
         quay(made.quay(), link(ids.get("Cloudberry gel")), buttermilk, stamp);
         pilot(paste, blackcurrant, stamp);
@@ -54,6 +56,9 @@ class DemoBars {
         ropewalk(link(ids.get("Caraway oat base")), birch, stamp);
         capstan(hemp, stamp);
         floe(stamp);
+        cairn(buttermilk, stamp);
+        shingle(stamp);
+        tiller(hemp, birch, stamp);
     }
 
     private static String link(long formula) {
@@ -83,6 +88,14 @@ class DemoBars {
                 line("cream-35", 540),
                 line("butter", 85),
                 flavour);
+    }
+
+    /** With salt, for whoever likes it. */
+    private static Formula birch() {
+        Formula plain = cooked(117, line("birch-syrup", 340));
+        List<FormulaLine> lines = new ArrayList<>(plain.lines());
+        lines.add(new FormulaLine("sea-salt-flakes", 7, Role.OPTIONAL));
+        return plain.withLines(lines);
     }
 
     private static Formula buttermilk() {
@@ -222,6 +235,50 @@ class DemoBars {
                                 .mixed(new BarLayer.Mix("couverture-white-34", 0.35, true)),
                         caraway),
                 null,
+                stamp);
+    }
+
+    /** Levels of falling size on a plate, piped between; the uppermost is tinted through all of its bowl. */
+    private void cairn(String ganache, Stamp stamp) {
+        bar(
+                "Cairn",
+                Build.OPEN,
+                new Body.Plate(true, List.of(58.0, 44.0, 31.0)),
+                List.of(
+                        BarLayer.mm(LayerKind.SHEET, DARK, 2.4).handled(Handling.on(1, Handling.Cover.WHOLE)),
+                        BarLayer.grams(LayerKind.FILLING, ganache, 6.5).handled(Handling.on(1, Handling.Cover.DOTS)),
+                        BarLayer.mm(LayerKind.SHEET, MILK, 1.8).handled(Handling.on(2, Handling.Cover.WHOLE)),
+                        BarLayer.grams(LayerKind.FILLING, ganache, 3).handled(Handling.on(2, Handling.Cover.RINGS)),
+                        BarLayer.mm(LayerKind.SHEET, "couverture-white-34", 1.4)
+                                .mixed(new BarLayer.Mix("coloured-butter-yellow", 0.05, false))
+                                .handled(Handling.on(3, Handling.Cover.WHOLE))),
+                null,
+                stamp);
+    }
+
+    private void shingle(Stamp stamp) {
+        bar(
+                "Shingle",
+                Build.OPEN,
+                new Body.Spread(360, 270, 18, 34, 0.04),
+                List.of(
+                        BarLayer.mm(LayerKind.SHEET, MILK, 4.2),
+                        LayerKind.TOPPING.usual().given(BarLayer.By.SHARE, 0.8),
+                        BarLayer.grams(LayerKind.TOPPING, "hemp-seed", 0).given(BarLayer.By.SHARE, 14)),
+                null,
+                stamp);
+    }
+
+    private void tiller(String hemp, String caramel, Stamp stamp) {
+        bar(
+                "Tiller",
+                Build.SHAPED,
+                new Body.Shaped(Body.Form.LOG, 14, 26, 0, 0, 16, 12.0),
+                List.of(
+                        BarLayer.mm(LayerKind.FILLING, hemp, 0),
+                        BarLayer.grams(LayerKind.FILLING, caramel, 2.2),
+                        BarLayer.mm(LayerKind.COAT, DARK, 1.2).on(new BarLayer.Faces(true, true, true, true))),
+                19.0,
                 stamp);
     }
 }

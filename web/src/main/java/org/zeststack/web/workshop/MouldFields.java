@@ -22,8 +22,8 @@ public final class MouldFields {
     /** Shapes of a cavity, with the fields of each. */
     public enum Shape {
         TAPERED("tapered bar", "openingLengthMm openingWidthMm floorLengthMm floorWidthMm depthMm"),
-        HALF_CYLINDER("half-cylinder", "lengthMm radiusMm"),
-        DOME("dome", "openingRadiusMm depthMm"),
+        HALF_CYLINDER("half-cylinder", "lengthMm diameterMm"),
+        DOME("dome", "openingDiameterMm depthMm"),
         HALF_ELLIPSOID("half ellipsoid", "lengthMm widthMm depthMm"),
         ROUND("round, straight walls", "openingWidthMm floorWidthMm depthMm"),
         HEXAGONAL("hexagonal, across the flats", "openingWidthMm floorWidthMm depthMm"),
@@ -88,9 +88,9 @@ public final class MouldFields {
             tapered(fields, t);
         } else if (cavity instanceof HalfCylinder h) {
             fields.put("lengthMm", shown(h.lengthMm()));
-            fields.put("radiusMm", shown(h.radiusMm()));
+            fields.put("diameterMm", shown(2 * h.radiusMm()));
         } else if (cavity instanceof Dome d) {
-            fields.put("openingRadiusMm", shown(d.openingRadiusMm()));
+            fields.put("openingDiameterMm", shown(2 * d.openingRadiusMm()));
             fields.put("depthMm", shown(d.depthMm()));
         } else if (cavity instanceof HalfEllipsoid e) {
             fields.put("lengthMm", shown(e.lengthMm()));
@@ -147,8 +147,8 @@ public final class MouldFields {
         double depth = n.mm("depthMm", Cavity.DEPTH_MM);
         double length = n.mm("lengthMm", Cavity.OPENING_MM);
         double width = n.mm("widthMm", Cavity.OPENING_MM);
-        double radius = n.mm("radiusMm", HalfCylinder.RADIUS_MM);
-        double openingRadius = n.mm("openingRadiusMm", Dome.RADIUS_MM);
+        double radius = n.radius("diameterMm", "radiusMm", HalfCylinder.RADIUS_MM);
+        double openingRadius = n.radius("openingDiameterMm", "openingRadiusMm", Dome.RADIUS_MM);
         double gap = n.mm("gapMm", SegmentRow.GAP_MM);
         double bridgeWidth = n.mm("bridgeWidthMm", SegmentRow.BRIDGE_MM);
         double bridgeDepth = n.mm("bridgeDepthMm", SegmentRow.BRIDGE_MM);
@@ -173,6 +173,16 @@ public final class MouldFields {
     private record Sizes(FormInput form, Shape shape) {
         double mm(String field, Range range) {
             return shape.has(field) ? form.number(field, range) : Double.NaN;
+        }
+
+        /** Half of what a page asks, since that is what a ruler measures; programs give the radius. */
+        double radius(String diameter, String radius, Range range) {
+            if (!shape.has(diameter)) {
+                return Double.NaN;
+            }
+            boolean across = form.typed().containsKey(diameter);
+            Range twice = new Range(2 * range.least(), 2 * range.greatest(), range.unit());
+            return across ? form.number(diameter, twice) / 2 : form.number(radius, range);
         }
     }
 }

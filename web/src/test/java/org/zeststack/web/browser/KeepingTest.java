@@ -141,6 +141,33 @@ public class KeepingTest {
         assertThat(viewer.locator(".aside")).hasCount(0);
     }
 
+    /** Equipment and lots that are put aside are no longer offered, still serve what was made with them, and come back. */
+    @Test
+    public void whatIsPutAsideIsNotOfferedAndComesBack() {
+        Page page = app.signedIn("runa");
+        page.navigate("/workshop/moulds/1");
+        String name = page.inputValue("#name");
+        page.click(".aside button");
+        assertThat(page.locator("table").first()).not().containsText(name);
+        page.navigate("/bars/new");
+        assertThat(page.locator("label.drawn", new Page.LocatorOptions().setHasText(name)))
+                .hasCount(0);
+        page.navigate("/bars/4");
+        assertThat(page.locator("[name='body.mould'] option[selected]")).hasText(name);
+        page.navigate("/workshop");
+        page.click("text=archived: 1");
+        page.click("text=Bring it back");
+        assertThat(page.locator("table").first()).containsText(name);
+        page.navigate("/store-room/lots/1");
+        page.click(".aside button");
+        page.navigate("/store-room/lots/1");
+        assertThat(page.locator(".aside")).containsText("Archived by Runa");
+        page.click("text=Bring it back");
+        page.navigate("/store-room");
+        assertThat(page.locator(".archived")).hasCount(0);
+        page.context().close();
+    }
+
     @Test
     public void theListShowsEveryBarAndFindsSome() {
         Page page = app.signedIn("ilse");
@@ -154,7 +181,7 @@ public class KeepingTest {
         assertThat(page.locator("tr:has-text('Lantern') .worst")).containsText("Honey is in it");
         page.fill("#q", "SLAB");
         page.selectOption("#by", "CHANGED");
-        page.click("text=Show");
+        page.click("button:has-text('Show')");
         assertThat(page.locator(".bars-list tbody tr")).hasCount(1);
         assertThat(page.locator("#q")).hasValue("SLAB");
         page.navigate("/runs");
@@ -165,7 +192,7 @@ public class KeepingTest {
         assertThat(page.locator(".bars-list tbody")).containsText("Breakwater");
         page.navigate("/bars");
         page.fill("#q", "<b>no such</b>");
-        page.click("text=Show");
+        page.click("button:has-text('Show')");
         assertThat(page.locator("main")).containsText("No bar is called so.");
         assertThat(page.locator("#q")).hasValue("<b>no such</b>");
     }

@@ -3,6 +3,7 @@ package org.zeststack.web.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.SelectOption;
 import java.time.Instant;
@@ -121,6 +122,43 @@ public class RunPageTest {
         page.fill("[name='scale.amount']", "1000");
         assertThat(page.locator("[data-live=scaled]")).containsText("Made for it first");
         assertThat(page.locator("[data-live=scaled]")).containsText("Shared caramel");
+    }
+
+    /** Ropewalk of the demo: its birch caramel has salt for whoever likes it, 7 g to the formula. */
+    @Test
+    public void aRunMayDoWithoutAThermometerWithSaltBesideAnother() {
+        page.navigate("/runs");
+        page.selectOption("#bar", new com.microsoft.playwright.options.SelectOption().setLabel("Ropewalk, version 1"));
+        page.fill("[name=pieces]", "40");
+        page.fill("[name=day]", "the day after");
+        page.selectOption("#thermometer", "0");
+        page.click("text=beside another run, to compare");
+        page.fill("[name=difference]", "no thermometer");
+        page.click("text=Plan the run");
+        assertThat(page.locator("#fault-day")).containsText("30 Nov 2026");
+        assertThat(page.locator("#fault-against")).containsText("Choose the run");
+        page.fill("[name=day]", "30 Nov 2026");
+        page.selectOption("#against", "1");
+        page.click("text=Plan the run");
+        assertThat(page.locator(".difference")).containsText("The one difference: no thermometer");
+        assertThat(page.locator("main")).containsText("Without a thermometer: done when the pots hold");
+        assertThat(page.locator("main")).not().containsText("Sea salt flakes7");
+        page.check("[name=variant]");
+        page.click("text=Plan with these");
+        Locator salt = page.locator(".batch tr", new Page.LocatorOptions().setHasText("Sea salt flakes"));
+        assertThat(salt).hasCount(1);
+        assertThat(page.locator("[name=variant]")).isChecked();
+        page.click("text=Start: freeze this sheet");
+        page.navigate(page.url() + "?step=" + cook());
+        assertThat(page.locator(".instrument")).hasCount(0);
+        assertThat(page.locator(".detail")).containsText("A drop in cold water");
+    }
+
+    /** Id of the cook on the bench that stands open. */
+    private String cook() {
+        return (String)
+                page.evaluate(
+                        "() => [...document.querySelectorAll('a[href*=\"step=cook\"]')].map(a => new URL(a.href).searchParams.get('step'))[0]");
     }
 
     /** A step of a bar and of a formula is changed by hand: the next run shows it, on sheet and bench, and the old run does not. */
