@@ -187,6 +187,7 @@ public class FormulaWaysTest {
         // 600 mm take (600 + 5) / (25 + 5) = 20 pieces of 25 mm; of 60 mm only 9, of 20 mm no more than there are
         // lanes.
         assertEquals(line.across(25, 5), 20);
+        assertEquals(new Line(595, 0, 0, 0, 12, 1.5).across(25, 5), 20, "19 cuts between 20 pieces");
         assertEquals(line.across(60, 5), 9);
         assertEquals(line.across(20, 5), 20);
         assertEquals(new Line(600, 0, 0, 0, 12, 1.5).across(20, 5), 24);

@@ -22,6 +22,7 @@ import org.zeststack.core.bar.Technique;
 import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.stack.Parts;
@@ -213,6 +214,13 @@ public class WaysTest {
                 false, BarLayer.mm(LayerKind.FILLING, Bars.DARK, 3), insert(disc, new CutFrom(200, 100, 0, 0), 0));
         BarStack round = BarStack.of(tablet, Parts.of(Bars.TAPERED, Bars.MATERIALS));
         assertEquals(layer(round, "insert-1").perSheet(), 10);
+        // Less 20 mm on every side of 135 × 120 mm there are 95 × 80 mm: two by two.
+        Bar trimmed = moulded(
+                false, BarLayer.mm(LayerKind.FILLING, Bars.DARK, 3), insert(disc, new CutFrom(135, 120, 0, 20), 0));
+        assertEquals(
+                layer(BarStack.of(trimmed, Parts.of(Bars.TAPERED, Bars.MATERIALS)), "insert-1")
+                        .perSheet(),
+                4);
         near(layer(round, "insert-1").laidGrams(), 200 * 100 * 4 / 1000.0 * 0.75 / 10, 1e-9, "a tenth of a sheet");
     }
 
@@ -312,6 +320,13 @@ public class WaysTest {
         near(layer(stack, "filling-2").thicknessMm(), (21.759 - 20) / 2, 1e-3, "all round");
         // 25 132.7 and 4 615.4 mm³ are as much as a log of 21.759 mm, which takes 6 575.2 mm³ of coat.
         near(layer(stack, "coat-1").grams(), 8.3505, 1e-3, "by hand");
+        BarStack ball = of(
+                Build.SHAPED,
+                new Body.Shaped(Body.Form.BALL, 0, 20, 0, 0),
+                BarLayer.grams(LayerKind.FILLING, Bars.PASTE, 0),
+                BarLayer.mm(LayerKind.FILLING, Bars.CARAMEL, 2));
+        double round = Math.PI / 6 * (24 * 24 * 24 - 20 * 20 * 20) / 1000;
+        near(layer(ball, "filling-2").grams(), round * 1.3, 1e-9, "2 mm all round a ball");
         BarStack block = of(
                 Build.SHAPED,
                 new Body.Shaped(Body.Form.BLOCK, 60, 20, 10, 0),
@@ -420,6 +435,40 @@ public class WaysTest {
         RunSheet.Deposit dark = plan.couvertures().get(0).deposit();
         near(dark.total(), 2 * 762, 1e-6, "two sheets");
         near(dark.offcuts(), 0.03 * 2 * 762, 1e-6, "crumbs, and no off-cuts");
+    }
+
+    @Test
+    public void aShareInTwoHalvesIsOfBoth() {
+        BarLayer nibs = LayerKind.INCLUSION.usual().given(BarLayer.By.SHARE, 15);
+        BarStack stack = BarStack.of(
+                moulded(true, BarLayer.mm(LayerKind.SHELL, Bars.DARK, 1.5), nibs),
+                Parts.of(Bars.TAPERED, Bars.MATERIALS));
+        near(layer(stack, "inclusion-1").grams(), 0.15 * layer(stack, "shell").grams(), 1e-8, "of both shells");
+    }
+
+    @Test
+    public void aTintedFootHasItsOwnShareOfTheColour() {
+        Bar bar = Bar.of(
+                Build.SLAB,
+                new Body.Slab(300, 200, 60, 25, 0, 0, 0),
+                List.of(
+                        BarLayer.mm(LayerKind.FOOT, WHITE, 1).mixed(TINT),
+                        BarLayer.mm(LayerKind.FILLING, Bars.CARAMEL, 10),
+                        BarLayer.mm(LayerKind.COAT, WHITE, 1).mixed(TINT)));
+        RunSheet sheet = plan(bar, null, 40);
+        double foot =
+                300 * 200 * 1 / 1000.0 * Bars.of(bar).layers().get(0).material().densityGramsPerMl();
+        List<String> tints = sheet.steps().stream()
+                .filter(s -> s.id().startsWith("tint:"))
+                .map(RunSheet.BenchStep::detail)
+                .toList();
+        assertEquals(tints.size(), 2, "one for the foot, one for the coat");
+        String words = "Stir %s g".formatted(Numbers.fixed(0.03 * foot, 1));
+        assertTrue(tints.get(0).startsWith(words), tints + " wants " + words + ", 3 % of the foot alone");
+        double rest = sheet.couvertures().get(0).meltGrams() - foot;
+        assertTrue(
+                tints.get(1).startsWith("Stir %s g".formatted(Numbers.fixed(0.03 * rest, 1))),
+                tints + " and of the rest");
     }
 
     @DataProvider

@@ -172,7 +172,7 @@ final class OpenApi {
         answers.put("ownBounds", list(text));
         String summary =
                 "A whole bar: heights, volumes, grams, windows and calls of its layers. Give cavity, or body with kind"
-                        + " mould, slab, tray, shaped or sheet.";
+                        + " mould, slab, tray, shaped, sheet, plate or spread.";
         return post(summary, request, object(answers));
     }
 

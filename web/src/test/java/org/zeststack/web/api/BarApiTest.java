@@ -63,9 +63,33 @@ public class BarApiTest extends DemoCalls {
         assertEquals(again, answer, "the same bar, the same answer");
     }
 
+    private static final String PLATE = """
+            {"build": "open", "body": {"kind": "plate", "cutter": "round", "cuttersMm": [60, 40]},
+             "layers": [{"kind": "sheet", "of": "couverture-dark-66", "by": "mm", "amount": 3, "level": 1},
+                        {"kind": "filling", "of": "gianduja", "by": "grams", "amount": 4, "level": 1, "cover": "dots"},
+                        {"kind": "topping", "of": "cocoa-nibs", "by": "share", "amount": 10, "technique": "strew",
+                         "misses": 0.2, "keepsGrams": 5, "level": 1}]}
+            """;
+
+    @Test
+    public void levelsOfAPlateAndWhatMisses() throws Exception {
+        JsonNode layers = caller.answer("/bar/assemble", PLATE, 200).get("layers");
+        // π/4 × 60² × 3 mm³ × 1.27 g/mL; 4 g as weighed; a tenth of the 4 g that they are strewn on, a fifth of it
+        // beside.
+        assertEquals(layers.get(0).get("grams").doubleValue(), 10.773, 1e-3);
+        assertEquals(layers.get(1).get("grams").doubleValue(), 4, 1e-9);
+        assertEquals(layers.get(2).get("grams").doubleValue(), 0.4, 1e-6);
+        assertEquals(layers.get(2).get("laidGrams").doubleValue(), 0.5, 1e-6);
+    }
+
     @DataProvider
     public Object[][] faults() {
         return new Object[][] {
+            {PLATE.replace("\"level\": 1, \"cover\"", "\"level\": 3, \"cover\""), List.of("/layers/1/level")},
+            {PLATE.replace("\"misses\": 0.2", "\"misses\": 0.91"), List.of("/layers/2/misses")},
+            {PLATE.replace("strew", "throw"), List.of("/layers/2/technique")},
+            {PLATE.replace("[60, 40]", "[]"), List.of("/body/cuttersMm")},
+            {PLATE.replace("plate", "plates"), List.of("/body/kind")},
             {PLAIN.replace("\"amount\": 1.5", "\"amount\": 15"), List.of("/layers/0/amount")},
             {PLAIN.replace("\"amount\": 1.5", "\"amount\": \"1,5\""), List.of("/layers/0/amount")},
             {PLAIN.replace("\"amount\": 1.5", "\"amuont\": 1.5"), List.of("/layers/0/amuont")},
