@@ -104,6 +104,22 @@ form.addEventListener('click', async (event) => {
     remember();
   }
 });
+/** What one piece weighs and the grams of the line follow each other while either is typed; the server does the same on its own. */
+form.addEventListener(
+  'input',
+  (event) => {
+    const [, row, field] = event.target.name?.match(/^(line\.\d+\.)(each|grams)$/) ?? [];
+    const pieces = row && Number(form.elements[`${row}pieces`]?.value);
+    const typed = Number(event.target.value);
+    if (!pieces || !typed || !form.elements[`${row}each`]) {
+      return;
+    }
+    const other = field === 'each' ? typed * pieces : typed / pieces;
+    form.elements[row + (field === 'each' ? 'grams' : 'each')].value = Math.round(other * 100) / 100;
+    form.elements[`${row}eachWas`].value = form.elements[`${row}each`].value;
+  },
+  true,
+);
 form.addEventListener('keydown', async (event) => {
   if (event.key === 'Enter' && event.target.matches('input:not([type=checkbox]):not([type=radio])') && !event.altKey) {
     // Enter never saves by accident: it adds the quick line, or only takes what was typed.

@@ -41,12 +41,13 @@ export function keeping(form, fields) {
   const opened = form.dataset.unsaved ? null : JSON.stringify(fields(served));
   let timer = 0;
   let leaving = false;
+  let sent = false;
 
   /** Keeps what stands in the form, or forgets it where that is what is saved. */
   function note() {
     clearTimeout(timer);
     timer = 0;
-    if (!may || leaving) {
+    if (!may || leaving || sent) {
       return;
     }
     const typed = fields();
@@ -105,7 +106,9 @@ export function keeping(form, fields) {
     const when = moment.format(kept.at);
     const leave = [fresh ? 'Begin afresh' : 'Take what is saved', forget];
     if (kept.lock === lock) {
-      await put(kept.fields);
+      // Nothing is typed into fields that are about to change.
+      form.inert = true;
+      await put(kept.fields).finally(() => (form.inert = false));
       tell(`What you typed here until ${when} and did not save is back.`, [leave]);
     } else {
       const back = async () => {
@@ -136,7 +139,10 @@ export function keeping(form, fields) {
     note();
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null');
     kept && localStorage.setItem(key, JSON.stringify({ ...kept, sent: kept.lock }));
+    // What is still on its way into the fields must not overwrite that it was sent.
+    setTimeout(() => (sent = !event.defaultPrevented));
   });
+  addEventListener('pageshow', (event) => event.persisted && (sent = false));
   addEventListener('pagehide', () => timer && note());
   return { note, comeBack };
 }

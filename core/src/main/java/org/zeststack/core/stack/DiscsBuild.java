@@ -10,7 +10,6 @@ import org.zeststack.core.cavity.Prism;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.slab.Cutters;
-import org.zeststack.core.weighing.FillWindow;
 
 /**
  * Stacks of discs or squares of falling size: cut from a sheet for each size, or laid to size on a plate. A layer of all sizes lies in
@@ -104,19 +103,7 @@ final class DiscsBuild {
     /** What is piped leaves room between. */
     private static StackLayer covered(StackLayer l) {
         double share = l.kind().level() ? l.design().handling().cover().share() : 1;
-        FillWindow window = l.window().times(share);
-        return new StackLayer(
-                l.index(),
-                l.key(),
-                l.design(),
-                l.material(),
-                l.fromMm(),
-                l.toMm(),
-                l.thicknessMm(),
-                l.volumeMl() * share,
-                l.grams() * share,
-                l.laidGrams() * share,
-                window);
+        return l.part(share, share, l.window().times(share));
     }
 
     private double areaMm2(double size) {

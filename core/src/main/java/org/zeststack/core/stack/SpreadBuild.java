@@ -70,17 +70,7 @@ final class SpreadBuild {
         double stays = 1 - body.crumbsFraction();
         double grams = l.grams() * stays;
         double mean = body.meanGrams();
-        return new StackLayer(
-                l.index(),
-                l.key(),
-                l.design(),
-                l.material(),
-                l.fromMm(),
-                l.toMm(),
-                l.thicknessMm(),
-                l.volumeMl() * stays,
-                grams,
-                l.laidGrams(),
-                new FillWindow(grams * body.leastGrams() / mean, grams, grams * body.greatestGrams() / mean));
+        return l.part(
+                stays, 1, new FillWindow(grams * body.leastGrams() / mean, grams, grams * body.greatestGrams() / mean));
     }
 }

@@ -106,6 +106,28 @@ public record StackLayer(
                 pieces);
     }
 
+    /**
+     * What stays of it.
+     *
+     * @param share of volume and mass
+     * @param laidShare of what is laid for it
+     */
+    StackLayer part(double share, double laidShare, FillWindow other) {
+        return new StackLayer(
+                index,
+                key,
+                design,
+                material,
+                fromMm,
+                toMm,
+                thicknessMm,
+                volumeMl * share,
+                grams * share,
+                laidGrams * laidShare,
+                other,
+                perSheet);
+    }
+
     /** The same layer in another stack or half of the piece; it is told where it lies here. */
     StackLayer plus(StackLayer other) {
         FillWindow both = new FillWindow(

@@ -31,6 +31,7 @@ class LineFields {
 
     private static final String BAR = " | ";
     private static final Range STEP = new Range(1, 60, "");
+    private static final Range PIECE = new Range(0.01, 5000, "g");
 
     private final Shelf shelf;
     private final Names names;
@@ -50,7 +51,7 @@ class LineFields {
         fields.put(f + "effect", line.toEffect() ? "yes" : "");
         fields.put(f + "upTo", line.upToGrams() == null ? "" : shown(line.upToGrams()));
         fields.put(f + "step", line.step() == null ? "" : String.valueOf(line.step()));
-        fields.put(f + "pieces", line.pieces() == null ? "" : shown(line.pieces()));
+        pieces(fields, f, line.pieces(), line.grams());
         fields.put(f + "written", line.written());
         fields.put(f + "guesses", String.join(BAR, line.guesses()));
         fields.put(f + "others", "");
@@ -68,11 +69,45 @@ class LineFields {
         fields.put(f + "role", role.name());
         fields.put(f + "effect", read.toEffect() ? "yes" : "");
         fields.put(f + "step", "");
-        fields.put(f + "pieces", read.pieces() == null ? "" : shown(read.pieces()));
+        pieces(fields, f, read.pieces(), read.grams());
         fields.put(f + "written", bare);
         fields.put(f + "placed", usual.map(Enum::name).orElse(""));
         fields.put(f + "guesses", String.join(BAR, read.guesses()));
         fields.put(f + "others", String.join(" ", read.others()));
+    }
+
+    /** Counted pieces and what one weighs, which a workshop may know better. */
+    private static void pieces(Map<String, String> fields, String f, Double pieces, Double grams) {
+        boolean counted = pieces != null && pieces > 0 && grams != null;
+        String each = counted ? shown(Math.round(100 * grams / pieces) / 100.0) : "";
+        fields.put(f + "pieces", pieces == null ? "" : shown(pieces));
+        fields.put(f + "each", each);
+        fields.put(f + "eachWas", each);
+    }
+
+    /** Another weight of one piece changes the grams; other grams change what one weighs. */
+    private static void weighed(FormInput form, String f) {
+        String each = form.text(f + "each").strip();
+        OptionalDouble pieces = AmountText.parse(form.text(f + "pieces"));
+        if (pieces.isEmpty() || each.isEmpty()) {
+            return;
+        }
+        if (!each.equals(form.text(f + "eachWas").strip())) {
+            FormInput one = FormInput.of(Map.of(f + "each", each));
+            double weight = one.number(f + "each", PIECE);
+            form.addAll(one.faults());
+            if (!one.faulty()) {
+                form.typed().put(f + "grams", shown(Math.round(100 * weight * pieces.getAsDouble()) / 100.0));
+                form.typed().put(f + "eachWas", each);
+            }
+            return;
+        }
+        OptionalDouble grams = AmountText.parse(form.text(f + "grams"));
+        if (grams.isPresent() && pieces.getAsDouble() > 0) {
+            String now = shown(Math.round(100 * grams.getAsDouble() / pieces.getAsDouble()) / 100.0);
+            form.typed().put(f + "each", now);
+            form.typed().put(f + "eachWas", now);
+        }
     }
 
     private Optional<FormulaLine.Role> usualPlace(String family, HouseholdLine read) {
@@ -86,6 +121,7 @@ class LineFields {
     Optional<FormulaLine> read(FormInput form, int n) {
         String f = "line." + n + ".";
         String slug = slug(form, f);
+        weighed(form, f);
         FormulaLine.Role role = form.choice(f + "role", FormulaLine.Role.class);
         Double typedPieces = form.has(f + "pieces")
                 ? AmountText.parse(form.text(f + "pieces")).orElse(0)

@@ -78,9 +78,6 @@ class RunController {
             @RequestParam(defaultValue = "DAY") RunList.By by,
             @RequestParam(defaultValue = "1") int page,
             Model model) {
-        model.addAttribute("q", q);
-        model.addAttribute("by", by);
-        model.addAttribute("asked", page);
         Allowances usual = Allowances.USUAL;
         Map<String, String> fields = new LinkedHashMap<>();
         fields.put("pieces", "");
@@ -88,19 +85,17 @@ class RunController {
         fields.put("rejectFraction", FormInput.shown(100 * usual.rejectFraction()));
         fields.put("scrapeFraction", FormInput.shown(100 * usual.scrapeFraction()));
         fields.put("bowlGrams", FormInput.shown(usual.bowlGrams()));
-        return list(model, FormInput.of(fields));
+        return list(model, FormInput.of(fields), q, by, page);
     }
 
-    private String list(Model model, FormInput form) {
+    private String list(Model model, FormInput form, String q, RunList.By by, int page) {
         model.addAttribute("form", form);
         List<Runs.Brief> all = runs.brief(List.of(Run.Status.values()));
-        RunList.By by = (RunList.By) model.asMap().getOrDefault("by", RunList.By.DAY);
-        String q = (String) model.asMap().getOrDefault("q", "");
         model.addAttribute("q", q);
         model.addAttribute("by", by);
         model.addAttribute("bys", RunList.By.values());
         model.addAttribute("runs", all);
-        model.addAttribute("part", list.of(all, q, by, (int) model.asMap().getOrDefault("asked", 1)));
+        model.addAttribute("part", list.of(all, q, by, page));
         model.addAttribute("bars", bars.current());
         model.addAttribute("thermometers", aside.inUse(Aside.Kind.THERMOMETER, workshop.thermometers()));
         return "run/list";
@@ -131,7 +126,7 @@ class RunController {
         var allowances = form.build(() -> new Allowances(reject, scrape, bowl));
         if (form.faulty()) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return list(model, form);
+            return list(model, form, "", RunList.By.DAY, 1);
         }
         var version = bar.orElseThrow();
         var plan = new Runs.Plan(
@@ -150,7 +145,7 @@ class RunController {
             form.add(Fault.of("bar", version.name(), unknown.getMessage()));
             model.addAttribute("unknown", unknown.formula());
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return list(model, form);
+            return list(model, form, "", RunList.By.DAY, 1);
         }
         return "redirect:/runs/" + runs.plan(plan);
     }

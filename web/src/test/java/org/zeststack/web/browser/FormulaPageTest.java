@@ -198,6 +198,7 @@ public class FormulaPageTest {
     @Test(dependsOnMethods = "exportAndImport")
     public void namesAreSuggestedAndFormulasMayBeLines() {
         page.navigate("/formulas");
+        page.evaluate("localStorage.clear()");
         page.click("text=Write a new formula");
         field("line.0.ingredient").pressSequentially("roasted-sunflower paste");
         assertThat(page.locator(".suggestions li")).hasCount(1);

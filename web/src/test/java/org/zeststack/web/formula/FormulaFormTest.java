@@ -89,14 +89,33 @@ public class FormulaFormTest {
                         random.nextBoolean() ? "2 eggs" : "",
                         random.nextBoolean() ? List.of("one guess", "another") : List.of()));
             }
+            lines.add(new FormulaLine("cream-35", 20, Role.OFF_HEAT, null, true, null, "", List.of(), 45.0));
             lines.add(new FormulaLine("formula:2:1", 100, Role.POT));
-            Finish finish = new Finish(true, 0.05, 0.09, 0.04, 0.25);
+            Finish finish = random.nextBoolean()
+                    ? new Finish(true, 0.05, 0.09, 0.04, 0.25)
+                    : new Finish(true, 0.05, 0.09, 0.04, 0, 250.0, 200.0);
             Formula formula = new Formula(family, lines, null, 0.03, DefaultMethods.of(family), finish, Map.of());
             FormInput form = form(formula);
             Optional<FormulaFields.Read> read = fields.read(form);
             assertTrue(read.isPresent(), form.faults().toString());
             assertEquals(read.get().formula(), formula, "seed 8, round " + i);
         }
+    }
+
+    @Test
+    public void whatOnePieceWeighsAndTheGramsFollowEachOther() {
+        FormulaLine bought = new FormulaLine("caramel-bought", 240, Role.POT, 30.0, false, null, "", List.of());
+        FormInput form = form(caramel().withLines(List.of(bought)));
+        assertEquals(form.text("line.0.each"), "8", "240 g of 30 pieces");
+        form.typed().put("line.0.each", "9.5");
+        assertEquals(fields.read(form).orElseThrow().formula().lines().get(0).grams(), 285.0, "30 of 9.5 g");
+        assertEquals(form.text("line.0.grams"), "285");
+        form.typed().put("line.0.grams", "300");
+        assertEquals(fields.read(form).orElseThrow().formula().lines().get(0).grams(), 300.0);
+        assertEquals(form.text("line.0.each"), "10");
+        form.typed().put("line.0.each", "none");
+        fields.read(form);
+        assertTrue(form.fault("line.0.each").contains("not a number"), form.fault("line.0.each"));
     }
 
     /** What may stand in the name of a line, and what it must be taken for. */
