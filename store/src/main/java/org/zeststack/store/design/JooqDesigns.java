@@ -220,8 +220,8 @@ class JooqDesigns<T> implements Designs<T> {
         return db.select(DSL.coalesce(DESIGN.CURRENT_VERSION, DSL.field(newest), DSL.inline(0)))
                 .from(DESIGN)
                 .where(DESIGN.ID.eq(id))
-                .fetchSingle()
-                .value1();
+                .fetchOptional(r -> r.value1())
+                .orElse(0);
     }
 
     @Override

@@ -82,6 +82,7 @@ public class CurrentVersionTest {
     @Test
     public void theNewestIsMadeUntilAnotherIsChosen() {
         long id = formulas.create("choice", full(), STAMP);
+        assertEquals(formulas.currentNumber(0), 0, "one that is not saved yet has no version either");
         assertEquals(formulas.currentNumber(id), 0);
         formulas.keepVersion(id, 0, "one", STAMP);
         formulas.saveDraft(id, "choice", full(), 0, STAMP);

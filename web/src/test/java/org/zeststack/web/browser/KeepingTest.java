@@ -209,10 +209,13 @@ public class KeepingTest {
         page.click("text=Write a new formula");
         page.fill("[name='line.0.ingredient']", "sugar");
         page.fill("[name='line.0.grams']", "100");
+        page.check("[name='line.0.effect']");
+        page.fill("[name='line.0.upTo']", "150");
         page.fill("#stopCelsius", "");
         page.click("text=Save the draft");
         assertThat(page.locator("#fault-name")).not().hasText("");
         assertThat(page.locator("[name='line.0.grams']")).hasValue("100");
+        assertThat(page.locator("[name='line.0.upTo']")).hasValue("150");
         page.fill("#name", "Plain sugar");
         page.click("text=Save the draft");
         assertThat(page).hasURL(Pattern.compile("/formulas/[1-9][0-9]*$"));
