@@ -35,7 +35,7 @@ public final class DefaultMethods {
     public static List<MethodStep> of(Formula formula) {
         List<MethodStep> steps = new ArrayList<>();
         Set<Act> done = EnumSet.noneOf(Act.class);
-        for (MethodStep step : formula.method().isEmpty() ? usual(formula) : placed(formula)) {
+        for (MethodStep step : untouched(formula) ? usual(formula) : placed(formula)) {
             boolean cold = step.does() == Act.COOK && !boils(formula);
             boolean again = step.acts() && !done.add(step.does());
             steps.add(cold || again ? step.doing(Act.HAND, "") : step);
@@ -51,6 +51,10 @@ public final class DefaultMethods {
             steps.add(any(Act.YIELD));
         }
         return List.copyOf(steps);
+    }
+
+    private static boolean untouched(Formula formula) {
+        return formula.method().isEmpty() || formula.method().equals(of(formula.family()));
     }
 
     /** Its family's steps; what is not cooked has no pot to take off. */

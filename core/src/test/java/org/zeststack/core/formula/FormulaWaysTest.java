@@ -174,6 +174,9 @@ public class FormulaWaysTest {
                 boiled.family(), boiled.lines(), null, 0, List.of(), new Finish(true, 0.05, 0.05, 0, 0), null);
         assertEquals(Makeup.of(pot, balance(pot), TABLE, Map.of()).grain(), Makeup.Grain.NONE);
         assertEquals(steps(DefaultMethods.of(squares)), "WEIGH HAND HAND HAND YIELD HAND HAND", "warmed, not cooked");
+        Formula written = new Formula(
+                Family.PUFFED, squares.lines(), null, 0, DefaultMethods.of(Family.PUFFED), Finish.PLAIN, Map.of());
+        assertEquals(steps(DefaultMethods.of(written)), "WEIGH HAND HAND HAND YIELD HAND HAND", "the usual, unchanged");
     }
 
     private static String steps(List<MethodStep> method) {

@@ -196,8 +196,10 @@ class FormulaController {
             form.add(Fault.of(
                     "why",
                     form.text("why"),
-                    "%d %s still a guess in it: confirm or correct what is marked, then keep the version."
-                            .formatted(open, open == 1 ? "line has" : "lines have")));
+                    "%d %s: confirm or correct what is marked, then keep the version."
+                            .formatted(
+                                    open,
+                                    open == 1 ? "line still has a guess in it" : "lines still have guesses in them")));
         }
     }
 
