@@ -350,7 +350,7 @@ final class StepList {
                             Numbers.mass(melt * batch.tint().grams() / batch.meltGrams()),
                             batch.tint().name(),
                             fixed(melt, 0));
-            add("tint:" + id, StepKind.HAND, batch.key(), "", "Tint the bowl: " + batch.name(), stir, step);
+            add("tint:" + id, StepKind.HAND, batch.key(), "", "Stir into the bowl: " + batch.name(), stir, step);
             begun.remove(batch.key());
             return;
         }

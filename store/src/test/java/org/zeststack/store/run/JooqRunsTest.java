@@ -58,6 +58,46 @@ public class JooqRunsTest {
     }
 
     @Test
+    public void whatIsSaidOfARunIsKept() {
+        Run first = runs.find(TestRuns.planned(db)).orElseThrow();
+        assertEquals(first.said(), Runs.Said.NOTHING);
+        Runs.Said said = new Runs.Said(List.of("formula:1:1#3"), first.id(), "rice syrup for glucose");
+        Runs.Plan plan = new Runs.Plan(
+                first.bar(),
+                first.barVersion(),
+                "Beside",
+                first.plannedFor(),
+                10,
+                Runs.WITHOUT,
+                Allowances.USUAL,
+                Map.of(),
+                said);
+        long id = runs.plan(plan);
+        Run beside = runs.find(id).orElseThrow();
+        assertEquals(beside.said(), said);
+        assertEquals(beside.thermometer(), Runs.WITHOUT, "no thermometer is kept as none");
+        assertTrue(runs.chooseVariants(id, List.of()));
+        assertEquals(runs.find(id).orElseThrow().said(), said.with(List.of()));
+        assertTrue(runs.newest(100).stream().noneMatch(r -> r.id() == id), "it is not begun");
+        assertTrue(runs.start(id, TestRun.sheet(), NOW));
+        assertTrue(runs.newest(100).stream().anyMatch(r -> r.id() == id));
+        assertEquals(runs.newest(1).size(), 1);
+        assertFalse(runs.chooseVariants(id, List.of("formula:1:1#3")), "a sheet that is frozen stays so");
+        Runs.Said nameless = new Runs.Said(List.of(), first.id(), "");
+        Runs.Plan without = new Runs.Plan(
+                plan.bar(),
+                plan.barVersion(),
+                "Beside",
+                plan.plannedFor(),
+                10,
+                Runs.WITHOUT,
+                Allowances.USUAL,
+                Map.of(),
+                nameless);
+        expectThrows(DataAccessException.class, () -> runs.plan(without));
+    }
+
+    @Test
     public void aRunNeedsABarVersionThatIsThere() {
         Run run = runs.find(TestRuns.planned(db)).orElseThrow();
         Runs.Plan missing = new Runs.Plan(

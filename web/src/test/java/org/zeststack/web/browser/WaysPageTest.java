@@ -71,7 +71,7 @@ public class WaysPageTest {
                 // 40 pieces and 5 % are 43: 60 mg each are 2.58 g, a quarter of what is used misses: 0.86 g.
                 List.of(
                         "Have 8.4 g ready: 2.6 g stay on, 860 mg land beside, 5.0 g stay in the stiff brush",
-                        "Tint the bowl",
+                        "Stir into the bowl",
                         "Temper White couverture",
                         "Line the cavities",
                         "Fill with",
