@@ -1,5 +1,6 @@
 package org.zeststack.core.bar;
 
+import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.zeststack.core.quantity.Fault;
@@ -443,11 +444,17 @@ public record BarLayer(
         if (!kind.has(LayerKind.Field.SIZE) && insert != null) {
             faults.add(Fault.of(field + "lengthMm", "", "A %s has no size of its own.".formatted(kind.words())));
         }
-        if (!kind.has(LayerKind.Field.TECHNIQUE) && handling.technique() != null) {
+        List<Technique> techniques = Technique.of(kind);
+        if (handling.technique() != null && !techniques.contains(handling.technique())) {
+            String permitted = techniques.stream().map(Technique::words).collect(Collectors.joining(", "));
             faults.add(Fault.of(
                     field + "technique",
                     handling.technique().words(),
-                    "A %s is not brought on so; only decoration and topping are.".formatted(kind.words())));
+                    "A %s is not %s; %s."
+                            .formatted(
+                                    kind.words(),
+                                    handling.technique().words(),
+                                    permitted.isEmpty() ? "leave it open" : "permitted: " + permitted)));
         }
         if (!kind.has(LayerKind.Field.CUT_FROM) && handling.cutFrom() != null) {
             faults.add(Fault.of(

@@ -26,7 +26,14 @@ public enum LayerKind {
     SHELL("shell", Place.LINING, false, true, Ways.SPREAD, Set.of(), Usual.couverture(1.5)),
     FOOT("foot", Place.UNDER, true, false, Ways.SPREAD, Set.of(), Usual.couverture(0.8)),
     BASE("base", Place.UNDER, true, false, Ways.SPREAD, Set.of(Field.CUT_FROM), Usual.of("biscuit-shortbread", MM, 7)),
-    SHEET("sheet", Place.WITHIN, true, false, Ways.POURED, Set.of(Field.CUT_FROM), Usual.couverture(1)),
+    SHEET(
+            "sheet",
+            Place.WITHIN,
+            true,
+            false,
+            Ways.POURED,
+            Set.of(Field.CUT_FROM, Field.TECHNIQUE),
+            Usual.couverture(1)),
     FILLING("filling", Place.WITHIN, true, false, Ways.POURED, Set.of(Field.CUT_FROM), Usual.of("gianduja", MM, 4)),
     INSERT(
             "insert",

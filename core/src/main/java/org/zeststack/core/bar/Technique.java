@@ -1,11 +1,15 @@
 package org.zeststack.core.bar;
 
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.zeststack.core.quantity.CsvTable;
 
 /**
- * Ways of decorating, and what they take beyond what stays on the piece: a share lands beside it, and brush, gun, bag or tray keep
+ * Ways of bringing a layer on, and what they take beyond what stays on the piece: a share lands beside it, and brush, gun, bag or tray keep
  * some of every run. The figures are usual ones until somebody weighs their own (common practice, no source).
  */
 public enum Technique {
@@ -19,10 +23,12 @@ public enum Technique {
     DRIZZLE("drizzled"),
     STREW("strewn"),
     DUST("dusted"),
-    ROLL("rolled in");
+    ROLL("rolled in"),
+    BAND("bent round as a band"),
+    TEXTURED("spread on a textured sheet");
 
     /** What a technique usually takes. */
-    private record Usual(String tool, boolean liquid, double missesFraction, double keepsGrams) {}
+    private record Usual(Set<LayerKind> on, String tool, boolean liquid, double missesFraction, double keepsGrams) {}
 
     private static final Map<Technique, Usual> TABLE = load();
 
@@ -34,6 +40,16 @@ public enum Technique {
 
     public String words() {
         return words;
+    }
+
+    /** Kinds of layer that are brought on so. */
+    public Set<LayerKind> on() {
+        return TABLE.get(this).on();
+    }
+
+    /** Ways in which a kind of layer is brought on; none where only its amount is said. */
+    public static List<Technique> of(LayerKind kind) {
+        return Arrays.stream(values()).filter(t -> t.on().contains(kind)).toList();
     }
 
     public String tool() {
@@ -61,6 +77,9 @@ public enum Technique {
             table.put(
                     valueOf(row.text("technique")),
                     new Usual(
+                            row.words("on").stream()
+                                    .map(kind -> row.constant(kind, LayerKind.class))
+                                    .collect(Collectors.toUnmodifiableSet()),
                             row.text("tool"),
                             row.text("liquid").equals("yes"),
                             row.number("misses_percent") / 100,

@@ -1,5 +1,6 @@
 package org.zeststack.core.method;
 
+import java.util.Arrays;
 import java.util.List;
 import org.zeststack.core.quantity.CsvTable;
 import org.zeststack.core.quantity.Range;
@@ -21,6 +22,7 @@ import org.zeststack.core.quantity.Range;
  * @param wrongPhoto photograph of wrong; null where none
  * @param does what it does to the masses; steps written before steps knew it are by hand
  * @param part what that is done to: the key of a bar's layer; empty where there is only one thing it can be
+ * @param takes what it takes up while it lasts, so that nothing else can have it: ring, oven, refrigerator
  */
 public record MethodStep(
         String action,
@@ -36,7 +38,8 @@ public record MethodStep(
         Long rightPhoto,
         Long wrongPhoto,
         Act does,
-        String part) {
+        String part,
+        List<String> takes) {
 
     public static final Range REST_MINUTES = new Range(0, 60 * 24 * 60, "min");
 
@@ -51,11 +54,12 @@ public record MethodStep(
         handsOff = handsOff != null && handsOff;
         does = does == null ? Act.HAND : does;
         part = orEmpty(part);
+        takes = takes == null ? List.of() : List.copyOf(takes);
     }
 
     /** A step told by action, cue and caution alone. */
     public MethodStep(String action, String cue, String caution) {
-        this(action, cue, caution, "", "", false, null, null, "", "", null, null, Act.HAND, "");
+        this(action, cue, caution, "", "", false, null, null, "", "", null, null, Act.HAND, "", List.of());
     }
 
     /** A step in a table of usual methods. */
@@ -74,7 +78,8 @@ public record MethodStep(
                 null,
                 null,
                 row.text("does").isEmpty() ? Act.HAND : Act.valueOf(row.text("does")),
-                "");
+                "",
+                row.words("takes"));
     }
 
     /** The same step doing something. */
@@ -93,7 +98,17 @@ public record MethodStep(
                 rightPhoto,
                 wrongPhoto,
                 act,
-                to);
+                to,
+                takes);
+    }
+
+    /** What is taken up, as typed: told apart by commas or semicolons, each once. */
+    public static List<String> takes(String typed) {
+        return Arrays.stream(typed.split("[,;]"))
+                .map(String::strip)
+                .filter(word -> !word.isEmpty())
+                .distinct()
+                .toList();
     }
 
     /** Whether it does anything that is measured. */

@@ -42,7 +42,7 @@ public final class Plausibility {
             return sheet.formula(actual.component()).flatMap(f -> f.lines().stream()
                     .filter(l -> l.ingredient().equals(actual.ingredient()))
                     .findFirst()
-                    .flatMap(l -> apart("actualGrams", actual.grams(), l.grams(), MOST_TIMES_PLANNED, "planned")));
+                    .flatMap(l -> apart("actualGrams", actual.grams(), l.grams(), l.mostGrams())));
         }
         return Optional.empty();
     }
@@ -66,7 +66,7 @@ public final class Plausibility {
             return Optional.empty();
         }
         RunSheet.FormulaBatch batch = of.get();
-        Optional<Fault> apart = apart("grams", done.grams(), batch.finishedGrams(), MOST_TIMES_PLANNED, "planned");
+        Optional<Fault> apart = apart("grams", done.grams(), batch.finishedGrams(), batch.mostFinishedGrams());
         if (apart.isPresent()) {
             return apart;
         }
@@ -118,11 +118,14 @@ public final class Plausibility {
                         "%d would be counted in all; %d can have been made.".formatted(counted, made));
     }
 
-    private static Optional<Fault> apart(String field, double grams, double planned, double most, String word) {
-        boolean likely = grams <= most * planned && grams >= planned / most;
-        return likely || !(planned > 0)
+    /** Asks about what is far from anything planned; what is planned may be a range. */
+    private static Optional<Fault> apart(String field, double grams, double least, double most) {
+        boolean likely = grams <= MOST_TIMES_PLANNED * most && grams >= least / MOST_TIMES_PLANNED;
+        String planned =
+                fixed(least, 0).equals(fixed(most, 0)) ? fixed(most, 0) : fixed(least, 0) + " to " + fixed(most, 0);
+        return likely || !(most > 0)
                 ? Optional.empty()
-                : ask(field, grams, "%s g; %s are %s g.".formatted(fixed(grams, 0), word, fixed(planned, 0)));
+                : ask(field, grams, "%s g; planned are %s g.".formatted(fixed(grams, 0), planned));
     }
 
     private static Optional<Fault> ask(String field, double given, String question) {

@@ -31,6 +31,8 @@ public class BarChecksTest {
 
     private static final BarLayer FOOT = LayerKind.FOOT.usual();
     private static final BarLayer NIBS = LayerKind.TOPPING.usual();
+    private static final BarLayer SHEET = LayerKind.SHEET.usual();
+    private static final Body TRAY = new Body.Tray(300, 200, 4, 6, 1, 5);
 
     private static Body sliced(Body.Form form, int slices, double end) {
         return new Body.Shaped(form, 20, 30, 0, 0, slices, end);
@@ -116,6 +118,10 @@ public class BarChecksTest {
             {bar(Build.SLAB, SLAB, FOOT.handled(Handling.cut(new CutFrom(300, 200, 0, 0), 0))), "layer.0.sheetLengthMm"
             },
             {bar(Build.SLAB, SLAB, FILLING.handled(Handling.by(Technique.SPRAY, null, null))), "layer.0.technique"},
+            {bar(Build.OPEN, TRAY, SHEET.handled(Handling.by(Technique.BAND, null, null))), ""},
+            {bar(Build.OPEN, TRAY, SHEET.handled(Handling.by(Technique.SPRAY, null, null))), "layer.0.technique"},
+            {bar(Build.SLAB, SLAB, FILLING, NIBS.handled(Handling.by(Technique.BAND, null, null))), "layer.1.technique"
+            },
             {bar(Build.SLAB, SLAB, FILLING, NIBS.handled(Handling.by(Technique.STREW, 0.9, 2000.0))), ""},
             {bar(Build.SLAB, SLAB, FILLING, NIBS.handled(Handling.by(Technique.STREW, 0.91, 0.0))), "layer.1.misses"},
             {

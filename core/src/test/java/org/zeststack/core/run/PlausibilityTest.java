@@ -35,7 +35,9 @@ public class PlausibilityTest {
                 950,
                 1,
                 1200,
-                List.of(new RunSheet.BatchLine("rice-crisped", "Crisped rice", 60, "folded in warm", true)),
+                List.of(
+                        new RunSheet.BatchLine("rice-crisped", "Crisped rice", 60, "folded in warm", true),
+                        new RunSheet.BatchLine("powdered-sugar", "Powdered sugar", 60, "folded in warm", true, 150.0)),
                 Map.of(Part.SUCROSE, 900.0, Part.WATER, 300.0),
                 42,
                 118.0,
@@ -112,6 +114,10 @@ public class PlausibilityTest {
             {new EntryBody.Actual("formula-1-v1", "rice-crisped", 179), null},
             {new EntryBody.Actual("formula-1-v1", "rice-crisped", 181), "planned are 60 g"},
             {new EntryBody.Actual("formula-1-v1", "rice-crisped", 19), "planned are 60 g"},
+            {new EntryBody.Actual("formula-1-v1", "powdered-sugar", 449), null},
+            {new EntryBody.Actual("formula-1-v1", "powdered-sugar", 451), "planned are 60 to 150 g"},
+            {new EntryBody.Actual("formula-1-v1", "powdered-sugar", 21), null},
+            {new EntryBody.Actual("formula-1-v1", "powdered-sugar", 19), "planned are 60 to 150 g"},
             {new EntryBody.Note("all well"), null},
         };
     }

@@ -12,7 +12,9 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.Handling;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Technique;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 
@@ -112,6 +114,16 @@ public class BuildStepsTest {
                         mm(LayerKind.SHEET, Bars.DARK, 1)),
                 "TEMPER sheet-1, LAY sheet-1, LAY inclusion-1, LAY sheet-2, CUT, COUNT"
             },
+            {
+                "a band is bent when it has been spread; what lay on a textured sheet is peeled off",
+                Build.OPEN,
+                TRAY,
+                List.of(
+                        mm(LayerKind.SHEET, Bars.DARK, 1).handled(Handling.by(Technique.BAND, null, null)),
+                        mm(LayerKind.SHEET, Bars.DARK, 2).handled(Handling.by(Technique.TEXTURED, null, null))),
+                "TEMPER sheet-1, LAY sheet-1, Bend the strip round, film outside, and join the ends, "
+                        + "LAY sheet-2, Turn it over and peel the sheet off, CUT, COUNT"
+            },
         };
     }
 
@@ -128,6 +140,28 @@ public class BuildStepsTest {
         return steps.stream()
                 .map(s -> s.acts() ? (s.does() + " " + s.part()).strip() : s.action())
                 .collect(Collectors.joining(", "));
+    }
+
+    /** What can only be bent for a while says for how long, and a ring, an oven or a refrigerator is taken up. */
+    @Test
+    public void aStepHasAWindowAndTakesUpWhatItStandsIn() {
+        BarLayer band = mm(LayerKind.SHEET, Bars.DARK, 1).handled(Handling.by(Technique.BAND, null, null));
+        MethodStep laid = only(Bar.of(Build.OPEN, TRAY, List.of(band)), "Spread it thin on strips of film");
+        assertEquals(laid.restLeastMinutes(), 1.0);
+        assertEquals(laid.restGreatestMinutes(), 4.0);
+        BarLayer caramel = mm(LayerKind.FILLING, Bars.CARAMEL, 5);
+        Bar log = Bar.of(Build.SHAPED, LOG, List.of(caramel, coated(null)));
+        assertEquals(only(log, "Chill until firm").takes(), List.of("refrigerator"));
+        assertEquals(only(log, "Weigh out and shape").takes(), List.of());
+        assertEquals(MethodStep.takes(" ring, ;mixer,ring "), List.of("ring", "mixer"));
+    }
+
+    private static MethodStep only(Bar bar, String beginning) {
+        List<MethodStep> found = BuildSteps.of(stack(bar)).stream()
+                .filter(s -> s.action().startsWith(beginning))
+                .toList();
+        assertEquals(found.size(), 1, beginning);
+        return found.get(0);
     }
 
     /** Two couvertures in one shell, and what is not tempered at all. */

@@ -106,9 +106,10 @@ public final class RandomWays {
                 : body instanceof Body.Plate p ? p.sizesMm().size() : 0;
         boolean slab = body instanceof Body.Slab || body instanceof Body.Tray;
         boolean cut = layer.kind().has(LayerKind.Field.CUT_FROM) && (slab || layer.insert() != null);
+        List<Technique> techniques = Technique.of(layer.kind());
         CutFrom sheet = new CutFrom(from(400, 900), from(400, 700), from(0, 3), from(0, 8));
         return new Handling(
-                nothingAround ? Technique.values()[random.nextInt(Technique.values().length)] : null,
+                techniques.isEmpty() ? null : techniques.get(random.nextInt(techniques.size())),
                 nothingAround && one(2) ? Double.valueOf(from(0, 0.6)) : null,
                 nothingAround && one(2) ? Double.valueOf(from(0, 40)) : null,
                 cut && one(2) ? sheet : null,

@@ -60,7 +60,8 @@ public class CurrentVersionTest {
                 3L,
                 null,
                 Act.COOK,
-                "part");
+                "part",
+                List.of("oven"));
         FormulaLine line =
                 new FormulaLine("egg-white", 66, Role.WARM, 2.0, true, 1, "2 egg whites", List.of("size guessed"));
         return new Formula(

@@ -147,7 +147,8 @@ class BarController {
         model.addAttribute("bodiesOf", bodies());
         model.addAttribute("forms", Body.Form.values());
         model.addAttribute("shapes", BarLayer.Shape.values());
-        model.addAttribute("techniques", Technique.values());
+        model.addAttribute(
+                "techniques", Arrays.stream(LayerKind.values()).collect(Collectors.toMap(k -> k, Technique::of)));
         model.addAttribute("covers", Handling.Cover.values());
         model.addAttribute("tools", Body.Tool.values());
         model.addAttribute("centreRow", BarFields.centreRow(form));

@@ -40,6 +40,7 @@ public final class MethodFields {
         fields.put(f + "caution", step.caution());
         fields.put(f + "tool", step.tool());
         fields.put(f + "setting", step.setting());
+        fields.put(f + "takes", String.join(", ", step.takes()));
         fields.put(f + "handsOff", step.handsOff() ? YES : "");
         fields.put(f + "restLeast", step.restLeastMinutes() == null ? "" : shown(step.restLeastMinutes()));
         fields.put(f + "restGreatest", step.restGreatestMinutes() == null ? "" : shown(step.restGreatestMinutes()));
@@ -100,7 +101,7 @@ public final class MethodFields {
         List<MethodStep> method = new ArrayList<>();
         for (int row : Rows.used(form, "step")) {
             String f = "step." + row + ".";
-            boolean written = List.of("action", "cue", "caution", "tool", "setting", "right", "wrong").stream()
+            boolean written = List.of("action", "cue", "caution", "tool", "setting", "takes", "right", "wrong").stream()
                     .anyMatch(part -> form.has(f + part));
             if (written) {
                 method.add(step(form, f));
@@ -132,7 +133,8 @@ public final class MethodFields {
                 photo(form.text(f + "rightPhoto")),
                 photo(form.text(f + "wrongPhoto")),
                 act(form.text(f + "does")),
-                part(form.text(f + "does")));
+                part(form.text(f + "does")),
+                MethodStep.takes(form.limited(f + "takes", 120)));
     }
 
     private static Act act(String does) {

@@ -69,5 +69,6 @@ record FormulaDocument(
             Double restGreatestMinutes,
             String right,
             String wrong,
-            Act does) {}
+            Act does,
+            List<String> takes) {}
 }

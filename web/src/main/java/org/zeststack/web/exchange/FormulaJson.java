@@ -157,7 +157,8 @@ public final class FormulaJson {
                 s.restGreatestMinutes(),
                 s.right(),
                 s.wrong(),
-                s.does());
+                s.does(),
+                s.takes());
     }
 
     private static Formula formula(FormulaDocument.Body b) {
@@ -188,7 +189,8 @@ public final class FormulaJson {
                         null,
                         null,
                         s.does(),
-                        ""))
+                        "",
+                        s.takes()))
                 .toList();
         Finish finish = new Finish(
                 b.byEye(),

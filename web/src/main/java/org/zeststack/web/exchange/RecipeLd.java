@@ -30,6 +30,7 @@ public final class RecipeLd {
     private static final String CAUTION = "Caution: ";
     private static final String TOOL = "Tool: ";
     private static final String SETTING = "Setting: ";
+    private static final String TAKES = "Takes up: ";
     private static final String RIGHT = "Right: ";
     private static final String WRONG = "Wrong: ";
 
@@ -77,6 +78,7 @@ public final class RecipeLd {
         tip(parts, CAUTION, step.caution());
         tip(parts, TOOL, step.tool());
         tip(parts, SETTING, step.setting());
+        tip(parts, TAKES, String.join(", ", step.takes()));
         tip(parts, RIGHT, step.right());
         tip(parts, WRONG, step.wrong());
         Map<String, Object> map = new LinkedHashMap<>();
@@ -181,7 +183,8 @@ public final class RecipeLd {
                 null,
                 null,
                 Act.HAND,
-                "");
+                "",
+                MethodStep.takes(tips.getOrDefault(TAKES, "")));
     }
 
     private static String text(JsonNode node) {

@@ -141,7 +141,8 @@ class FormulaActs {
                 null,
                 null,
                 Act.HAND,
-                "");
+                "",
+                List.of());
     }
 
     private void method(FormInput form) {
