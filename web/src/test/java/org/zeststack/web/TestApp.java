@@ -6,12 +6,16 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.web.demo.DemoPeople;
 import org.zeststack.web.start.Application;
@@ -31,6 +35,7 @@ public final class TestApp implements AutoCloseable {
 
     private final TestDatabase database;
     private final ConfigurableApplicationContext context;
+    private final Path demoHome = Path.of(System.getProperty("java.io.tmpdir"), "zest-demo-" + UUID.randomUUID());
 
     private TestApp(TestDatabase database, boolean demo) {
         this.database = database;
@@ -48,6 +53,7 @@ public final class TestApp implements AutoCloseable {
                 database.user(),
                 "spring.datasource.password",
                 ""));
+        settings.put("zest.demo-home", demo ? "" : demoHome.toString());
         settings.put("spring.datasource.hikari.maximum-pool-size", 10);
         settings.put("spring.datasource.hikari.minimum-idle", 1);
         application.setDefaultProperties(settings);
@@ -121,5 +127,10 @@ public final class TestApp implements AutoCloseable {
     @Override
     public void close() {
         context.close();
+        try {
+            FileSystemUtils.deleteRecursively(demoHome);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -96,9 +96,10 @@ class BarController {
     }
 
     @GetMapping("/bars/new")
-    String choose(Model model) {
+    String choose(@RequestParam(defaultValue = "") String madeIn, Model model) {
         Map<String, String> usual = new LinkedHashMap<>();
         usual.put("build", Build.MOULDED.name());
+        usual.put("madeIn", madeIn);
         return choose(FormInput.of(usual), model);
     }
 

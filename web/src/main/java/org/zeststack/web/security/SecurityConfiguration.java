@@ -27,7 +27,8 @@ class SecurityConfiguration {
     private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
             + "img-src 'self' data: blob:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
             + "frame-ancestors 'none'";
-    private static final String[] OPEN = {"/sign-in", "/welcome", "/assets/**", "/webjars/**", "/favicon.ico", "/error"
+    private static final String[] OPEN = {
+        "/sign-in", "/welcome", "/welcome/demo", "/assets/**", "/webjars/**", "/favicon.ico", "/error"
     };
 
     @Bean

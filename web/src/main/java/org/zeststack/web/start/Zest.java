@@ -81,7 +81,10 @@ public final class Zest {
             run(settings, null);
         } else {
             PrivatePostgres postgres = PrivatePostgres.durable(home(demo));
-            settings.putAll(dataSource(postgres.url(), PrivatePostgres.NAME, postgres.password()));
+            settings.putAll(demo ? demoSettings(postgres) : dataSource(postgres));
+            if (!demo) {
+                settings.put("zest.demo-home", home(true).toString());
+            }
             run(settings, postgres);
         }
     }
@@ -90,12 +93,23 @@ public final class Zest {
     private static void train() {
         try (PrivatePostgres postgres = PrivatePostgres.throwAway()) {
             SpringApplication application = new SpringApplication(Application.class);
-            Map<String, Object> settings =
-                    new HashMap<>(dataSource(postgres.url(), PrivatePostgres.NAME, postgres.password()));
-            settings.putAll(Map.of("server.address", "127.0.0.1", "server.port", 0, "zest.demo", true));
+            Map<String, Object> settings = new HashMap<>(demoSettings(postgres));
+            settings.putAll(Map.of("server.address", "127.0.0.1", "server.port", 0));
             application.setDefaultProperties(settings);
             application.run().close();
         }
+    }
+
+    /** Settings of a demo; browsers keep cookies by host and not by port, so it has a cookie of its own. */
+    static Map<String, Object> demoSettings(PrivatePostgres postgres) {
+        Map<String, Object> settings = new HashMap<>(dataSource(postgres));
+        settings.put("zest.demo", true);
+        settings.put("zest.cookie", "zest-demo");
+        return settings;
+    }
+
+    private static Map<String, Object> dataSource(PrivatePostgres postgres) {
+        return dataSource(postgres.url(), PrivatePostgres.NAME, postgres.password());
     }
 
     private static Map<String, Object> dataSource(String url, String user, String password) {

@@ -35,6 +35,9 @@ import org.zeststack.web.security.SignedIn;
 @Page
 class WorkshopController {
 
+    /** Where somebody who adds equipment goes on: {@code bar} to the bar that a mould was measured for. */
+    private static final String THEN = "then";
+
     private static final String HOME = "redirect:/workshop";
 
     private final WorkshopStore workshop;
@@ -136,6 +139,7 @@ class WorkshopController {
                 () -> {
                     workshop.savePlace(name, place.orElseThrow(), form.lock(), stamp(me));
                     workshop.saveCurrency(currency);
+                    return HOME;
                 },
                 this::place,
                 WorkshopFields::ofPlace);
@@ -208,18 +212,24 @@ class WorkshopController {
     }
 
     @GetMapping("/workshop/{kind:thermometers|moulds|vessels|lines}/{id}")
-    String equipmentPage(@PathVariable String kind, @PathVariable String id, Model model) {
+    String equipmentPage(
+            @PathVariable String kind,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String then,
+            Model model) {
         if (!id.equals("new")) {
             model.addAttribute("id", kind + "/" + number(id));
             model.addAttribute("aside", aside.of(asideKind(kind)).get(number(id)));
         }
-        return equipmentPage(kind(kind), id, model);
+        return equipmentPage(kind(kind), id, then, model);
     }
 
-    private <T> String equipmentPage(Kind<T> kind, String id, Model model) {
+    private <T> String equipmentPage(Kind<T> kind, String id, String then, Model model) {
         Map<String, String> fields =
                 id.equals("new") ? kind.blank().get() : kind.fields().apply(kind.get(id));
-        return edit(model, kind.what(), FormInput.of(fields));
+        FormInput form = FormInput.of(fields);
+        form.typed().put(THEN, then);
+        return edit(model, kind.what(), form);
     }
 
     @PostMapping("/workshop/{kind:thermometers|moulds|vessels|lines}/{id}")
@@ -237,12 +247,14 @@ class WorkshopController {
             Kind<T> kind, String id, FormInput form, SignedIn me, Model model, HttpServletResponse response) {
         String name = form.required("name", 80);
         Optional<T> read = kind.read().apply(form);
-        Runnable write = () -> {
+        boolean toBar = kind.what().equals("mould") && form.text(THEN).equals("bar");
+        Supplier<String> write = () -> {
             if (id.equals("new")) {
-                kind.adding().add(name, read.orElseThrow(), stamp(me));
-            } else {
-                kind.saving().save(number(id), name, read.orElseThrow(), form.lock(), stamp(me));
+                long added = kind.adding().add(name, read.orElseThrow(), stamp(me));
+                return toBar ? "redirect:/bars/new?madeIn=mould-" + added : HOME;
             }
+            kind.saving().save(number(id), name, read.orElseThrow(), form.lock(), stamp(me));
+            return HOME;
         };
         return save(form, kind.what(), model, response, write, () -> kind.get(id), kind.fields());
     }
@@ -260,7 +272,7 @@ class WorkshopController {
             String what,
             Model model,
             HttpServletResponse response,
-            Runnable write,
+            Supplier<String> write,
             Supplier<Saved<T>> current,
             Function<Saved<T>, Map<String, String>> fields) {
         if (form.faulty()) {
@@ -268,8 +280,7 @@ class WorkshopController {
             return edit(model, what, form);
         }
         try {
-            write.run();
-            return HOME;
+            return write.get();
         } catch (StaleEdit stale) {
             Saved<T> saved = current.get();
             form.clash(saved.stamp().by(), fields.apply(saved));

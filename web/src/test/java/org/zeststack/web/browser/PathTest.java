@@ -16,6 +16,7 @@ import org.testng.annotations.Test;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.demo.DemoPeople;
 
 /** One moulded bar from the empty workshop to counted pieces, as a newcomer takes it; owner and bench hand in turn. */
 public class PathTest {
@@ -42,11 +43,30 @@ public class PathTest {
         assertThat(page.locator("h1")).hasText("Today");
     }
 
+    /** The demo is another workshop, with sessions of its own: who is signed in here stays so. */
+    @Test(dependsOnMethods = "setUpTheWorkshop")
+    public void theDemoOpensBesideAnEmptyWorkshop() {
+        owner.navigate("/");
+        owner.click("text=Look around the demo");
+        assertThat(owner.locator("table")).containsText("runa");
+        Page demo = owner.waitForPopup(() -> owner.click("text=Open the demo"));
+        assertThat(demo.locator("h1")).hasText("Sign in");
+        demo.fill("#username", "runa");
+        demo.fill("#password", DemoPeople.ALL.get(0).password());
+        demo.click("button[type=submit]");
+        assertThat(demo.locator(".now").first()).containsText("Go to the bench");
+        demo.close();
+        owner.navigate("/bars");
+        assertThat(owner.locator("h1")).hasText("Bars");
+        assertThat(owner.locator("main")).not().containsText("Lantern");
+    }
+
     @Test
     public void setUpTheWorkshop() {
         owner = app.page();
         owner.navigate("/");
         assertThat(owner.locator("h1")).hasText("Set up the workshop");
+        assertThat(owner.locator("main")).containsText("Look around the demo");
         owner.fill("#workshop", "Test quay");
         owner.fill("#placeAmount", "1 600");
         owner.fill("#name", "Ada");
@@ -75,7 +95,8 @@ public class PathTest {
         owner.fill("#boilingReading", "95,45");
         owner.click("text=Save");
         assertThat(owner.locator("table").nth(1)).containsText("0.8");
-        owner.navigate("/workshop/moulds/new");
+        owner.navigate("/bars/new");
+        owner.click("text=measure one");
         owner.fill("#name", "Twelve");
         String[][] fields = {
             {"openingLengthMm", "118"},
@@ -94,6 +115,9 @@ public class PathTest {
         assertEquals(owner.inputValue("#openingLengthMm"), "118");
         owner.fill("#floorWidthMm", "26");
         owner.click("text=Save");
+        assertThat(owner.locator("h1")).hasText("A new bar in three choices");
+        assertThat(owner.locator("[value=mould-1]")).isChecked();
+        owner.navigate("/workshop");
         assertThat(owner.locator("table").first()).containsText("46.73");
     }
 
