@@ -42,6 +42,10 @@ class JustMeFilter extends OncePerRequestFilter {
         if (justMe == null && workshop.place().isPresent()) {
             justMe = workshop.justMe();
         }
+        if (justMe == null && path.equals("/welcome/demo")) {
+            chain.doFilter(request, response);
+            return;
+        }
         if (justMe == null) {
             response.sendRedirect(request.getContextPath() + "/welcome");
             return;
