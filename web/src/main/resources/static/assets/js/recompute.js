@@ -2,7 +2,24 @@
 
 import { fragment, latest, replaceLive } from './talk.js';
 
+/** After how many milliseconds a server that did not answer is asked again. */
+const AGAIN = 4000;
+
 let drawings = 0;
+
+/** Says that the numbers on the page are from before, or takes that back. */
+function away(gone) {
+  const told = document.querySelector('.away');
+  if (gone && !told) {
+    const words = document.createElement('p');
+    words.className = 'away';
+    words.setAttribute('role', 'status');
+    words.textContent = 'The server does not answer: these numbers are from before. What you type stays here.';
+    document.body.append(words);
+  } else if (!gone) {
+    told?.remove();
+  }
+}
 
 /** Notes that the whole page was drawn again: answers still on their way are out of date. */
 export function drawnAgain() {
@@ -17,7 +34,15 @@ export function drawnAgain() {
 export function recompute(form, done) {
   const ask = latest(async () => {
     const before = drawings;
-    const answer = await fragment(form.dataset.compute, new FormData(form));
+    let answer;
+    try {
+      answer = await fragment(form.dataset.compute, new FormData(form));
+    } catch (gone) {
+      away(true);
+      setTimeout(ask, AGAIN);
+      throw gone;
+    }
+    away(false);
     if (before !== drawings) {
       // The page was drawn again meanwhile: this answer is about what stood there before.
       ask();

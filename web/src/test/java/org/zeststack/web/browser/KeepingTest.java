@@ -81,7 +81,10 @@ public class KeepingTest {
         page.route("**/bars/16/**", Route::abort);
         page.route("**/bars/16", Route::abort);
         page.fill("[name='layer.1.amount']", "11.5");
-        pause(page);
+        assertThat(page.locator(".away")).containsText("from before");
+        page.unrouteAll();
+        assertThat(page.locator(".away")).hasCount(0);
+        page.route("**/bars/16", Route::abort);
         page.click("text=Save the draft");
         page.waitForTimeout(300);
         page.unrouteAll();
