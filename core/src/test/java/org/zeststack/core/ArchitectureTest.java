@@ -89,7 +89,7 @@ public class ArchitectureTest {
                             "weighing",
                             "method")),
             Map.entry("ledger", List.of("run", "weighing")),
-            Map.entry("simulate", List.of("water", "air", "heat")));
+            Map.entry("simulate", List.of()));
 
     private final JavaClasses core = new ClassFileImporter()
             .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)

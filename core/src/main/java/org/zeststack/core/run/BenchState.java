@@ -1,5 +1,6 @@
 package org.zeststack.core.run;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -75,6 +76,25 @@ public final class BenchState {
     /** Air that was measured in something whipped, by the last cup weighed. */
     public Optional<Double> airFraction(String component) {
         return Optional.ofNullable(air.get(component));
+    }
+
+    /** When the ring under a batch was turned, by hands that said so, oldest first. */
+    public List<Instant> ringTurned(String component) {
+        return standing.stream()
+                .filter(e -> e.body() instanceof EntryBody.RingTurned turned
+                        && turned.component().equals(component))
+                .map(BenchEntry::at)
+                .toList();
+    }
+
+    /** The last time a batch was weighed in its pot. */
+    public Optional<EntryBody.PotWeighed> potWeighed(String component) {
+        return standing.stream()
+                .map(BenchEntry::body)
+                .filter(b -> b instanceof EntryBody.PotWeighed weighed
+                        && weighed.component().equals(component))
+                .map(EntryBody.PotWeighed.class::cast)
+                .reduce((earlier, later) -> later);
     }
 
     /** Entries that stand, oldest first. */

@@ -161,6 +161,45 @@ public sealed interface EntryBody {
         }
     }
 
+    /**
+     * The ring under a pot was turned.
+     *
+     * @param component key of the batch in the pot
+     */
+    record RingTurned(String component) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+        }
+    }
+
+    /**
+     * A pot weighed with what is in it: the scale as a second thermometer.
+     *
+     * @param component key of the batch in the pot
+     * @param grossGrams pot and mass
+     * @param tareGrams the empty pot with what stands in it
+     */
+    record PotWeighed(String component, double grossGrams, double tareGrams) implements EntryBody {
+
+        public static final Range TARE = WeighIn.TARE;
+
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            boolean gross = faults.within("potGrossGrams", grossGrams, GRAMS);
+            boolean tare = faults.within("potTareGrams", tareGrams, TARE);
+            if (gross && tare && grossGrams <= tareGrams) {
+                faults.add(Fault.of("potGrossGrams", String.valueOf(grossGrams), "Weight must be above the tare."));
+            }
+        }
+
+        /** What is in the pot. */
+        public double massGrams() {
+            return grossGrams - tareGrams;
+        }
+    }
+
     /** Takes an earlier entry back; which one stands in the entry's {@code corrects}. */
     record Undo() implements EntryBody {
         @Override

@@ -1,18 +1,35 @@
 package org.zeststack.core.sugar;
 
-import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.composition.Composition;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 
 /**
- * What the readings of one pot tell: water left, stage and minutes left. Built once per pot; {@link #at} is cheap.
- *
- * <p>Once boiling, temperature follows from the water left, so at constant heat the heat taken up grows by the minute.
- * Readings are mapped to heat, weighted by 1/(dH/dT)², fitted robustly over a recent window and extended to the stop.
+ * What the readings of one pot tell: water left, stage and minutes left. Takes them one after the other; the work for one does not grow
+ * with the length of the cook.
  */
 public final class CookProgress {
+
+    /** What a reading was taken for. */
+    public enum Taken {
+        /** The mass does not boil yet. */
+        HEATING,
+        /** The minutes rest on it. */
+        USED,
+        /** Too far off to be the mass: steam on the probe, or its bottom. */
+        WILD
+    }
+
+    /** Why there are no minutes. */
+    public enum Reason {
+        NOT_BOILING,
+        TOO_FEW,
+        NOT_RISING,
+        PAST
+    }
 
     /**
      * A true temperature at a moment.
@@ -32,29 +49,55 @@ public final class CookProgress {
     public record MinutesLeft(double minutes, double least, double greatest) {}
 
     /**
-     * The state of the pot.
+     * The state of the pot after its last reading that was not wild.
      *
      * @param boiling whether the mass has reached its first boiling point here
      * @param waterGrams water left; what was put in until it boils
-     * @param stage name of the stage by the sea-level temperature of that water
+     * @param massGrams what the mass would weigh with it
+     * @param seaLevelCelsius temperature as it would be at sea level
      * @param distanceKelvin stop less temperature; negative once past
-     * @param minutesLeft empty where the readings do not yet tell
+     * @param minutesLeft empty where the readings do not tell
+     * @param reason why they do not; empty where they do
+     * @param usedReadings on which the minutes rest
+     * @param heatChangedMinute when the ring was turned last, in the pot's own time; empty where it was not as far as they tell
+     * @param watts heat that the mass takes up; empty until it boils
      */
     public record State(
             boolean boiling,
             double celsius,
             double waterGrams,
-            String stage,
+            double massGrams,
+            double seaLevelCelsius,
+            double dissolvedSolids,
             double distanceKelvin,
-            Optional<MinutesLeft> minutesLeft) {}
+            Optional<MinutesLeft> minutesLeft,
+            Optional<Reason> reason,
+            int usedReadings,
+            OptionalDouble heatChangedMinute,
+            OptionalDouble watts) {
+
+        /** The stage by one way of naming. */
+        public String stage(Stages.Naming naming) {
+            return naming == Stages.Naming.PRINTED ? Stages.nameAt(seaLevelCelsius) : Stages.nameOf(dissolvedSolids);
+        }
+
+        /** The stage by the printed temperatures. */
+        public String stage() {
+            return stage(Stages.Naming.PRINTED);
+        }
+    }
 
     private static final double START_CELSIUS = 15;
+    private static final double MINUTE_SECONDS = 60;
 
     private final Cook cook;
     private final Solution solution;
     private final double firstBoilingHere;
     private final PotHeat heat;
+    private final BoilWatch watch;
+    private Point last;
 
+    /** A pot that nothing has been read from yet. */
     public CookProgress(Cook cook) {
         this.cook = cook;
         solution = Solution.in(cook.before());
@@ -64,18 +107,51 @@ public final class CookProgress {
                 cook.pressureKpa(),
                 START_CELSIUS,
                 Math.min(Boiling.GREATEST_CELSIUS - 0.01, cook.stopCelsiusHere() + 15));
+        watch = new BoilWatch(cook.before(), cook.pressureKpa(), cook.stopCelsiusHere());
     }
 
-    /** The state after these readings, oldest first; there must be at least one. */
-    public State at(List<Point> readings) {
-        Point last = readings.get(readings.size() - 1);
+    /**
+     * Takes the next reading.
+     *
+     * @param point true temperature, not before the last one
+     * @param shown what the thermometer showed, which tells in which steps it is read
+     */
+    public Taken add(Point point, double shown) {
+        Taken taken = watch.add(point, shown);
+        if (taken != Taken.WILD || last == null) {
+            last = point;
+        }
+        return taken;
+    }
+
+    /** A hand says that the ring was turned at a minute of the pot's own time. */
+    public void turned(double minute) {
+        watch.turned(minute);
+    }
+
+    /** The state as far as it was read; there must have been a reading. */
+    public State state() {
         boolean boiling = last.celsius() >= firstBoilingHere;
         double water = heat.waterGrams(last.celsius());
         double seaLevel = boiling ? Boiling.celsius(solution, water, Atmosphere.SEA_LEVEL_KPA) : last.celsius();
-        double distance = cook.stopCelsiusHere() - last.celsius();
-        Optional<MinutesLeft> left = distance <= 0
-                ? Optional.of(new MinutesLeft(0, 0, 0))
-                : HeatFit.minutesLeft(heat, readings, cook.stopCelsiusHere());
-        return new State(boiling, last.celsius(), water, Stages.nameAt(seaLevel), distance, left);
+        Composition mass = cook.before().withWater(water);
+        BoilWatch.Answer answer = watch.answer();
+        return new State(
+                boiling,
+                last.celsius(),
+                water,
+                mass.totalGrams(),
+                seaLevel,
+                mass.dissolvedSolidsFraction(),
+                cook.stopCelsiusHere() - last.celsius(),
+                Optional.ofNullable(answer.minutes()),
+                Optional.ofNullable(answer.reason()),
+                watch.used(),
+                known(watch.turnedAt()),
+                known(watch.power() * 1000 / MINUTE_SECONDS));
+    }
+
+    private static OptionalDouble known(double amount) {
+        return Double.isNaN(amount) ? OptionalDouble.empty() : OptionalDouble.of(amount);
     }
 }

@@ -3,6 +3,7 @@ package org.zeststack.core.sugar;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.zeststack.core.air.Steam;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.water.Boiling;
@@ -17,6 +18,8 @@ import org.zeststack.core.water.Solution;
 final class PotHeat {
 
     private static final double STEP_KELVIN = 0.1;
+    /** Nearer to pure water than this the water in a solution runs away, K. */
+    private static final double LEAST_RISE_KELVIN = 0.2;
 
     private final double[] celsius;
     private final double[] kilojoules;
@@ -36,12 +39,37 @@ final class PotHeat {
      * @param toCelsius where it ends, at most 160 °C
      */
     static PotHeat of(Composition mass, double pressureKpa, double fromCelsius, double toCelsius) {
+        double first = Boiling.celsius(Solution.in(mass), mass.waterGrams(), pressureKpa);
+        return tabulated(mass, pressureKpa, first, Math.min(fromCelsius, first), toCelsius, 0);
+    }
+
+    /**
+     * Tabulates a pot that boils all the way, with more water than was put in where it boils below its first boiling point: how much
+     * there was is never known to the gram. The heat is that which the ring gives: what is lost to the room grows with the
+     * temperature and is added.
+     *
+     * @param lossPerKelvin share of the heat that is lost for each kelvin above the first boil
+     */
+    static PotHeat boiling(
+            Composition mass, double pressureKpa, double belowFirstKelvin, double toCelsius, double lossPerKelvin) {
+        double first = Boiling.celsius(Solution.in(mass), mass.waterGrams(), pressureKpa);
+        double from = Math.max(first - belowFirstKelvin, Steam.boilingCelsius(pressureKpa) + LEAST_RISE_KELVIN);
+        Composition wetter = mass.withWater(Boiling.waterGramsAt(Solution.in(mass), from, pressureKpa));
+        return tabulated(wetter, pressureKpa, from, from, toCelsius, lossPerKelvin);
+    }
+
+    private static PotHeat tabulated(
+            Composition mass,
+            double pressureKpa,
+            double first,
+            double fromCelsius,
+            double toCelsius,
+            double lossPerKelvin) {
         Solution solution = Solution.in(mass);
-        double first = Boiling.celsius(solution, mass.waterGrams(), pressureKpa);
         List<double[]> points = new ArrayList<>();
         double heat = 0;
         double water = mass.waterGrams();
-        double previous = Math.min(fromCelsius, first);
+        double previous = fromCelsius;
         points.add(new double[] {previous, 0, water});
         while (previous < toCelsius - 1e-9) {
             double next = Math.min(toCelsius, previous + STEP_KELVIN);
@@ -51,8 +79,10 @@ final class PotHeat {
             double waterNext = next <= first ? water : Boiling.waterLeftGrams(solution, next, pressureKpa);
             double middle = (previous + next) / 2;
             Composition between = mass.withWater((water + waterNext) / 2);
-            heat += ChoiOkos.kilojoulesPerKelvin(between, middle) * (next - previous)
-                    + ChoiOkos.evaporationKilojoulesPerKg(middle) * (water - waterNext) / 1000;
+            double kept = 1 - lossPerKelvin * Math.max(0, middle - first);
+            heat += (ChoiOkos.kilojoulesPerKelvin(between, middle) * (next - previous)
+                            + ChoiOkos.evaporationKilojoulesPerKg(middle) * (water - waterNext) / 1000)
+                    / kept;
             points.add(new double[] {next, heat, waterNext});
             previous = next;
             water = waterNext;
@@ -66,6 +96,14 @@ final class PotHeat {
 
     double waterGrams(double atCelsius) {
         return interpolate(waterGrams, atCelsius);
+    }
+
+    /** The temperature at which so much heat has been taken up. */
+    double celsiusAt(double heat) {
+        int found = Arrays.binarySearch(kilojoules, heat);
+        int i = Math.max(0, Math.min(celsius.length - 2, found >= 0 ? found : -found - 2));
+        double share = (heat - kilojoules[i]) / (kilojoules[i + 1] - kilojoules[i]);
+        return celsius[i] + Math.max(0, Math.min(1, share)) * (celsius[i + 1] - celsius[i]);
     }
 
     /** dH/dT at a temperature, kJ/K. */

@@ -1,27 +1,56 @@
 package org.zeststack.core.sugar;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.zeststack.core.quantity.CsvTable;
 
 /**
- * Names of sugar stages by sea-level temperature, as US extension-service tables print them (values from memory, in the
- * table file). A stage is only a label: the water left is what counts. Printed tables leave gaps between stages.
+ * Names of sugar stages. A stage is only a label: the water left is what counts. Two ways of naming are in use. US
+ * extension-service tables print temperatures at sea level, with gaps between the stages; other tables print dissolved solids,
+ * where one stage goes on until the next begins (values of both from memory, in the table files).
  */
 public final class Stages {
 
-    /**
-     * One stage.
-     *
-     * @param leastCelsius where it begins, at sea level
-     * @param greatestCelsius where it ends, at sea level
-     */
-    private record Stage(String name, double leastCelsius, double greatestCelsius) {}
+    /** One of the two ways of naming. */
+    public enum Naming {
+        PRINTED,
+        SOLIDS
+    }
 
-    private static final List<Stage> TABLE = CsvTable.load(Stages.class, "stages.csv").rows().stream()
+    /**
+     * A stage of either table.
+     *
+     * @param least where it begins: °C at sea level, or dissolved solids as a fraction
+     * @param greatest where it ends, as least; 1 at the end of the last stage by solids
+     */
+    public record Stage(String name, double least, double greatest) {}
+
+    private static final List<Stage> PRINTED = CsvTable.load(Stages.class, "stages.csv").rows().stream()
             .map(row -> new Stage(row.text("stage"), celsius(row.number("least_f")), celsius(row.number("greatest_f"))))
             .toList();
+    private static final List<Stage> SOLIDS =
+            contiguous(CsvTable.load(Stages.class, "solids.csv").rows());
 
     private Stages() {}
+
+    private static List<Stage> contiguous(List<CsvTable.Row> rows) {
+        return IntStream.range(0, rows.size())
+                .mapToObj(i -> new Stage(
+                        rows.get(i).text("stage"),
+                        rows.get(i).number("least_percent") / 100,
+                        i + 1 < rows.size() ? rows.get(i + 1).number("least_percent") / 100 : 1))
+                .toList();
+    }
+
+    /** The stages by temperature at sea level, coolest first. */
+    public static List<Stage> printed() {
+        return PRINTED;
+    }
+
+    /** The stages by dissolved solids, wettest first. */
+    public static List<Stage> solids() {
+        return SOLIDS;
+    }
 
     /**
      * The stage at a sea-level temperature, in words: a stage, "between" two, or "before" the first or "past" the last.
@@ -30,16 +59,29 @@ public final class Stages {
      */
     public static String nameAt(double seaLevelCelsius) {
         Stage previous = null;
-        for (Stage stage : TABLE) {
-            if (seaLevelCelsius < stage.leastCelsius) {
+        for (Stage stage : PRINTED) {
+            if (seaLevelCelsius < stage.least) {
                 return previous == null ? "before " + stage.name : "between " + previous.name + " and " + stage.name;
             }
-            if (seaLevelCelsius <= stage.greatestCelsius) {
+            if (seaLevelCelsius <= stage.greatest) {
                 return stage.name;
             }
             previous = stage;
         }
-        return "past " + TABLE.get(TABLE.size() - 1).name;
+        return "past " + PRINTED.get(PRINTED.size() - 1).name;
+    }
+
+    /**
+     * The stage of a mass by its dissolved solids, or "before" the first.
+     *
+     * @param dissolvedSolids what is dissolved over it and water, 0 to 1
+     */
+    public static String nameOf(double dissolvedSolids) {
+        String name = "before " + SOLIDS.get(0).name;
+        for (Stage stage : SOLIDS) {
+            name = dissolvedSolids >= stage.least ? stage.name : name;
+        }
+        return name;
     }
 
     private static double celsius(double fahrenheit) {

@@ -71,6 +71,26 @@ public record Boiling(double celsius, WaterActivity activity, double pressureKpa
     }
 
     /**
+     * Grams of water with which what is dissolved boils at {@code celsius}: more than there is below the first boiling point.
+     *
+     * @param celsius above the boiling point of water, to 160 °C
+     * @throws Refusal as {@link #waterLeftGrams}, or where it takes more than a hundred times what is dissolved
+     */
+    public static double waterGramsAt(Solution solution, double celsius, double pressureKpa) {
+        double most = 100 * solution.dissolvedGrams();
+        return excess(solution, solution.waterGrams(), celsius, pressureKpa) >= 0
+                ? waterLeftGrams(solution, celsius, pressureKpa)
+                : grams(solution, celsius, pressureKpa, solution.waterGrams(), most);
+    }
+
+    private static double grams(Solution solution, double celsius, double pressureKpa, double least, double most) {
+        if (!(excess(solution, most, celsius, pressureKpa) > 0)) {
+            throw new Refusal("So much water that it hardly is a solution.");
+        }
+        return new BrentSolver(1e-12 * most).solve(300, w -> excess(solution, w, celsius, pressureKpa), least, most);
+    }
+
+    /**
      * Water activity of the mass boiling at {@code celsius} under a pressure, with its zone.
      *
      * @throws Refusal below a water activity of 0.20

@@ -7,8 +7,6 @@ import static org.zeststack.core.Near.near;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.hipparchus.stat.regression.SimpleRegression;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.Masses;
 import org.zeststack.core.composition.Composition;
@@ -23,12 +21,11 @@ public class CookProgressTest {
 
     private final Composition mass = Masses.checkCaramel();
     private final Cook cook = Cook.to(mass, 118, PRESSURE);
-    private final CookProgress progress = new CookProgress(cook);
 
     private List<Point> readings(SimulatedPot pot, double minutes) {
         List<Point> points = new ArrayList<>();
         for (double second = 0; second <= minutes * 60; second += 10) {
-            points.add(new Point(second / 60, pot.noisyCelsiusAt(second)));
+            points.add(new Point(second / 60, pot.readingAt(second).getAsDouble()));
         }
         return points;
     }
@@ -41,33 +38,15 @@ public class CookProgressTest {
         return second / 60;
     }
 
-    @DataProvider
-    public Object[][] seeds() {
-        return new Object[][] {{1L}, {2L}, {3L}, {4L}, {5L}, {6L}, {7L}, {8L}};
+    /** The state after these readings. */
+    private CookProgress.State at(List<Point> readings) {
+        CookProgress progress = new CookProgress(cook);
+        readings.forEach(point -> progress.add(point, point.celsius()));
+        return progress.state();
     }
 
-    @Test(dataProvider = "seeds")
-    public void minutesLeftBeatAStraightLineInTemperature(long seed) {
-        SimulatedPot pot = new SimulatedPot(mass, PRESSURE, SimulatedPot.usualWatts(mass), seed);
-        double end = minutesToStop(pot);
-        double ours = 0;
-        double straight = 0;
-        for (double before = 8; before >= 2; before -= 1) {
-            List<Point> points = readings(pot, end - before);
-            var left = progress.at(points).minutesLeft().orElseThrow();
-            assertTrue(left.least() <= left.minutes() && left.minutes() <= left.greatest(), "interval around");
-            ours += Math.abs(left.minutes() - before);
-            straight += Math.abs(straightLine(points) - before);
-        }
-        assertTrue(ours < straight, "ours %.2f, straight line %.2f".formatted(ours, straight));
-        assertTrue(ours / 7 < 1.6, "mean error %.2f min".formatted(ours / 7));
-    }
-
-    private double straightLine(List<Point> points) {
-        SimpleRegression line = new SimpleRegression();
-        double now = points.get(points.size() - 1).minute();
-        points.stream().filter(p -> p.minute() >= now - 6).forEach(p -> line.addData(p.minute(), p.celsius()));
-        return (cook.stopCelsiusHere() - line.predict(now)) / line.getSlope();
+    private CookProgress.State at(double celsius) {
+        return at(List.of(new Point(0, celsius)));
     }
 
     @Test
@@ -84,43 +63,61 @@ public class CookProgressTest {
     public void oneWildReadingHardlyMovesTheMinutes() {
         SimulatedPot pot = new SimulatedPot(mass, PRESSURE, SimulatedPot.usualWatts(mass), 9);
         List<Point> points = readings(pot, minutesToStop(pot) - 4);
-        double clean = progress.at(points).minutesLeft().orElseThrow().minutes();
+        double clean = at(points).minutesLeft().orElseThrow().minutes();
         List<Point> wild = new ArrayList<>(points);
         wild.set(wild.size() - 6, new Point(wild.get(wild.size() - 6).minute(), 60));
-        near(progress.at(wild).minutesLeft().orElseThrow().minutes(), clean, 0.8, "property: robust fit");
+        near(at(wild).minutesLeft().orElseThrow().minutes(), clean, 0.8, "property: robust fit");
     }
 
     @Test
-    public void saysNothingFromTooFewReadingsAndZeroPastTheStop() {
-        assertFalse(progress.at(List.of(new Point(0, 100))).minutesLeft().isPresent());
-        var past = progress.at(List.of(new Point(0, cook.stopCelsiusHere() + 1)));
-        assertEquals(past.minutesLeft().orElseThrow().minutes(), 0.0);
+    public void aWildReadingIsNotWhereThePotIs() {
+        SimulatedPot pot = new SimulatedPot(mass, PRESSURE, SimulatedPot.usualWatts(mass), 9);
+        List<Point> points = readings(pot, minutesToStop(pot) - 4);
+        double before = at(points).celsius();
+        points.add(new Point(points.get(points.size() - 1).minute() + 1 / 6.0, 60));
+        assertEquals(at(points).celsius(), before);
+    }
+
+    @Test
+    public void saysNothingFromOneReadingAndPastAfterTheStop() {
+        assertEquals(at(60).reason().orElseThrow(), CookProgress.Reason.NOT_BOILING);
+        assertEquals(at(101).reason().orElseThrow(), CookProgress.Reason.TOO_FEW);
+        var past = at(cook.stopCelsiusHere() + 1);
+        assertEquals(past.reason().orElseThrow(), CookProgress.Reason.PAST);
         assertTrue(past.distanceKelvin() < 0);
-        assertEquals(past.stage(), "firm ball");
+        assertEquals(past.stage(Stages.Naming.PRINTED), "firm ball");
+        assertEquals(past.stage(Stages.Naming.SOLIDS), "firm ball");
     }
 
     @Test
     public void beforeTheBoilAllWaterIsThere() {
-        var state = progress.at(List.of(new Point(0, 60)));
+        var state = at(60);
         assertFalse(state.boiling());
         near(state.waterGrams(), mass.waterGrams(), 1e-9, "nothing has boiled off");
+        near(state.massGrams(), mass.totalGrams(), 1e-9, "nothing has boiled off");
     }
 
     @Test
-    public void atTheStopTheWaterIsTheCooksOwn() {
-        var state = progress.at(List.of(new Point(0, cook.stopCelsiusHere())));
+    public void atTheStopItIsTheCooksOwn() {
+        var state = at(cook.stopCelsiusHere());
         near(state.waterGrams(), cook.after().waterGrams(), 0.5, "property: table and solver agree");
+        near(state.massGrams(), cook.cookedGrams(), 0.5, "property: table and solver agree");
+        near(state.dissolvedSolids(), cook.after().dissolvedSolidsFraction(), 1e-3, "property: table and solver agree");
     }
 
     @Test
-    public void itBoilsFromItsFirstBoilAndIsDoneAtItsStop() {
+    public void itBoilsFromItsFirstBoil() {
         double first = Boiling.celsius(Solution.in(mass), mass.waterGrams(), PRESSURE);
-        assertTrue(progress.at(List.of(new Point(0, first))).boiling());
-        assertFalse(progress.at(List.of(new Point(0, first - 1e-6))).boiling());
-        var done = progress.at(List.of(new Point(0, cook.stopCelsiusHere())));
-        assertEquals(done.minutesLeft().orElseThrow(), new CookProgress.MinutesLeft(0, 0, 0));
-        assertFalse(progress.at(List.of(new Point(0, cook.stopCelsiusHere() - 1e-6)))
-                .minutesLeft()
-                .isPresent());
+        assertTrue(at(first).boiling());
+        assertFalse(at(first - 1e-6).boiling());
+    }
+
+    @Test
+    public void theHeatIsThatOfTheRing() {
+        double watts = SimulatedPot.usualWatts(mass);
+        SimulatedPot pot = new SimulatedPot(mass, PRESSURE, watts, 1);
+        var state = at(readings(pot, minutesToStop(pot) - 3));
+        near(state.watts().orElseThrow() / watts, 1, 0.25, "property: two models of one pot, a wandering ring");
+        assertTrue(state.heatChangedMinute().isEmpty(), "nobody turned it");
     }
 }

@@ -123,6 +123,30 @@ public class CookTest {
         assertEquals(Stages.nameAt((fahrenheit - 32) / 1.8), name);
     }
 
+    @DataProvider
+    public Object[][] solids() {
+        // As stage tables print dissolved solids, values from memory.
+        return new Object[][] {
+            {0.799, "before thread"},
+            {0.80, "thread"},
+            {0.8499, "thread"},
+            {0.85, "soft ball"},
+            {0.8699, "soft ball"},
+            {0.87, "firm ball"},
+            {0.9199, "firm ball"},
+            {0.92, "hard ball"},
+            {0.95, "soft crack"},
+            {0.9899, "soft crack"},
+            {0.99, "hard crack"},
+            {1.0, "hard crack"},
+        };
+    }
+
+    @Test(dataProvider = "solids")
+    public void stageNamesBySolidsLeaveNoGap(double solids, String name) {
+        assertEquals(Stages.nameOf(solids), name);
+    }
+
     @Test
     public void aHotterStopNeverLeavesMoreWaterAndMassIsConserved() {
         SplittableRandom random = new SplittableRandom(20261123);

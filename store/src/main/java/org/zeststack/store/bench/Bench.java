@@ -102,6 +102,19 @@ public interface Bench {
     /** All readings of a run's series by series, oldest first, in one query. */
     Map<Long, List<Reading>> readingsOf(long run);
 
+    /**
+     * Readings that came in by a sequence number on, oldest first.
+     *
+     * @param upTo the greatest sequence number of the series' readings; {@code after} where none came in
+     */
+    record Fresh(List<Reading> readings, long upTo) {}
+
+    /** What came in to a series after a sequence number; the work does not grow with what was there before. */
+    Fresh readingsAfter(long series, long after);
+
+    /** Every cook that is running, oldest first. */
+    List<Series> cooksRunning();
+
     /** Tells everyone that the run changed in another way, for example that it was closed. */
     void touch(long run);
 

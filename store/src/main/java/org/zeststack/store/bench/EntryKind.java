@@ -12,6 +12,8 @@ public enum EntryKind {
     ROOM(EntryBody.RoomReading.class),
     ACTUAL(EntryBody.Actual.class),
     CUP(EntryBody.Cup.class),
+    RING(EntryBody.RingTurned.class),
+    POT(EntryBody.PotWeighed.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

@@ -303,6 +303,23 @@ class JooqBench implements Bench {
     }
 
     @Override
+    public Fresh readingsAfter(long series, long after) {
+        var rows = db.select(READING.KEY, READING.AT, READING.MILLI_DEGREES, READING.CONFIRMED, READING.SEQUENCE)
+                .from(READING)
+                .where(READING.SERIES.eq(series))
+                .and(READING.SEQUENCE.gt(after))
+                .orderBy(READING.AT, READING.SEQUENCE, READING.KEY)
+                .fetch();
+        long upTo = rows.stream().mapToLong(r -> r.value5()).max().orElse(after);
+        return new Fresh(rows.map(r -> new Reading(r.value1(), r.value2().toInstant(), r.value3(), r.value4())), upTo);
+    }
+
+    @Override
+    public List<Series> cooksRunning() {
+        return select(db, SERIES.ENDED_AT.isNull().and(SERIES.KIND.eq(SeriesKind.COOK.name())));
+    }
+
+    @Override
     public void touch(long run) {
         db.transaction(tx -> {
             lockRun(tx.dsl(), run);

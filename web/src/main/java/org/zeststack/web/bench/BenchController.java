@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -86,7 +87,7 @@ class BenchController {
                     "strip",
                     layer.map(l -> WeighInStrip.of(state.weighIns(l.key()), l.window()))
                             .orElse(null));
-            model.addAttribute("series", newest(run, sheet, s).orElse(null));
+            model.addAttribute("series", newest(run, sheet, state, s).orElse(null));
         });
     }
 
@@ -98,32 +99,59 @@ class BenchController {
     }
 
     /** The newest series of the step's component; earlier ones stand in the ledger. */
-    private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchStep step) {
+    private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchState state, BenchStep step) {
         if (step.kind() != RunSheet.StepKind.COOK && step.kind() != RunSheet.StepKind.TEMPER) {
             return Optional.empty();
         }
-        List<Bench.Series> series = bench.seriesOf(run.id()).stream()
+        return bench.seriesOf(run.id()).stream()
                 .filter(s -> s.component().equals(step.component()))
-                .toList();
-        if (series.isEmpty()) {
-            return Optional.empty();
-        }
-        List<Bench.Series> last = series.subList(series.size() - 1, series.size());
-        return Optional.of(views.of(sheet, last, bench.readingsOf(run.id())).get(0));
+                .reduce((earlier, later) -> later)
+                .map(s -> views.of(sheet, state, s));
     }
 
-    /** Points of a curve for drawing: minutes of the pot's own time and what the thermometer showed. */
-    record Curve(List<Double> minutes, List<Double> celsius) {}
+    /**
+     * Points of a curve for drawing.
+     *
+     * @param edition changes when all was read again
+     * @param from number of the first point of these
+     * @param minutes of the pot's own time
+     * @param celsius what the thermometer showed
+     * @param wild numbers of those that are left out of the fit
+     */
+    record Curve(int edition, int from, List<Double> minutes, List<Double> celsius, List<Integer> wild) {}
 
+    /** The curve of a series, of a pot only what a page has not drawn yet. */
     @GetMapping("/bench/{id}/curve/{series}")
     @ResponseBody
-    Curve curve(@PathVariable long id, @PathVariable long series) {
+    Curve curve(
+            @PathVariable long id,
+            @PathVariable long series,
+            @RequestParam(defaultValue = "-1") int edition,
+            @RequestParam(defaultValue = "0") int from) {
         Bench.Series of =
                 bench.series(series).filter(s -> s.run() == id).orElseThrow(() -> Trouble.missing("This series"));
-        List<Bench.Reading> readings = bench.readingsOf(id).getOrDefault(series, List.of());
+        RunSheet sheet = started(id).sheet().orElseThrow();
+        Optional<FollowedPot> pot = views.pot(sheet, BenchState.of(sheet, bench.entries(id)), of);
+        if (pot.isPresent()) {
+            FollowedPot.Piece piece = pot.get().curve(edition, from);
+            List<FollowedPot.Seen> points = piece.points();
+            return new Curve(
+                    piece.edition(),
+                    piece.from(),
+                    points.stream().map(FollowedPot.Seen::minute).toList(),
+                    points.stream().map(FollowedPot.Seen::celsius).toList(),
+                    IntStream.range(0, points.size())
+                            .filter(i -> points.get(i).wild())
+                            .mapToObj(i -> piece.from() + i)
+                            .toList());
+        }
+        List<Bench.Reading> readings = bench.readingsAfter(series, 0).readings();
         return new Curve(
+                -1,
+                0,
                 readings.stream().map(r -> of.ownSeconds(r.at()) / 60).toList(),
-                readings.stream().map(Bench.Reading::celsius).toList());
+                readings.stream().map(Bench.Reading::celsius).toList(),
+                List.of());
     }
 
     @GetMapping("/bench/{id}/events")

@@ -28,6 +28,8 @@ final class EntryForm {
                     case ROOM -> room(form);
                     case ACTUAL -> actual(form, sheet);
                     case CUP -> cup(form, sheet);
+                    case RING -> ring(form, sheet);
+                    case POT -> pot(form, sheet);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
         Faults faults = new Faults();
@@ -78,11 +80,29 @@ final class EntryForm {
         return form.build(() -> new EntryBody.Actual(component, ingredient, grams));
     }
 
-    private static Optional<EntryBody> cup(FormInput form, RunSheet sheet) {
+    private static Optional<EntryBody> ring(FormInput form, RunSheet sheet) {
+        String component = batch(form, sheet, "component");
+        return form.build(() -> new EntryBody.RingTurned(component));
+    }
+
+    private static Optional<EntryBody> pot(FormInput form, RunSheet sheet) {
+        String component = batch(form, sheet, "potGrossGrams");
+        double gross = form.number("potGrossGrams", EntryBody.GRAMS);
+        double tare = form.has("potTareGrams") ? form.number("potTareGrams", EntryBody.PotWeighed.TARE) : 0;
+        return form.build(() -> new EntryBody.PotWeighed(component, gross, tare));
+    }
+
+    /** Key of a batch of this run; what is none is told beside a field. */
+    private static String batch(FormInput form, RunSheet sheet, String beside) {
         String component = form.text("component");
         if (sheet.formula(component).isEmpty()) {
-            form.add(Fault.of("cupBeforeGrams", component, "This run has nothing of that name to whip."));
+            form.add(Fault.of(beside, component, "This run has nothing of that name."));
         }
+        return component;
+    }
+
+    private static Optional<EntryBody> cup(FormInput form, RunSheet sheet) {
+        String component = batch(form, sheet, "cupBeforeGrams");
         double before = form.number("cupBeforeGrams", Finish.CUP_GRAMS);
         double after = form.number("cupAfterGrams", Finish.CUP_GRAMS);
         return form.build(() -> new EntryBody.Cup(component, before, after));

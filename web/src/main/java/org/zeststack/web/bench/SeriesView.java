@@ -1,6 +1,5 @@
 package org.zeststack.web.bench;
 
-import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
@@ -11,6 +10,7 @@ import org.zeststack.store.bench.Bench;
 /**
  * What one series of readings says.
  *
+ * @param readings how many there are
  * @param lastReading what the thermometer showed last, °C; empty before the first reading
  * @param cook state of a pot; empty for a bowl or before the first reading
  * @param plannedCook the cook as planned; empty for a bowl
@@ -18,7 +18,7 @@ import org.zeststack.store.bench.Bench;
  */
 public record SeriesView(
         Bench.Series series,
-        List<Bench.Reading> readings,
+        int readings,
         Optional<Double> lastReading,
         Optional<CookProgress.State> cook,
         Optional<Cook> plannedCook,

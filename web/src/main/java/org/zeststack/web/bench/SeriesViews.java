@@ -5,71 +5,87 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Cook;
-import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.temper.TemperWatch;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
 
-/** Reads series through the core. A pot's heat table is worked out once per component of a run and kept. */
+/** Reads series through the core. A pot is followed: what was read of it once is not read again. */
 @Component
 public class SeriesViews {
 
     private static final int MOST_POTS = 100;
 
-    private record Pot(Cook cook, CookProgress progress) {}
+    private final Bench bench;
 
-    private record Key(long run, String component) {}
-
-    private final Map<Key, Pot> pots = new LinkedHashMap<>(16, 0.75f, true) {
+    private final Map<Long, FollowedPot> pots = new LinkedHashMap<>(16, 0.75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Pot> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<Long, FollowedPot> eldest) {
             return size() > MOST_POTS;
         }
     };
 
+    SeriesViews(Bench bench) {
+        this.bench = bench;
+    }
+
     /** All series of a run, oldest first. */
-    public List<SeriesView> of(RunSheet sheet, List<Bench.Series> series, Map<Long, List<Bench.Reading>> readings) {
-        return series.stream()
-                .map(s -> of(sheet, s, readings.getOrDefault(s.id(), List.of())))
+    public List<SeriesView> of(RunSheet sheet, BenchState state, long run) {
+        Map<Long, List<Bench.Reading>> readings = bench.readingsOf(run);
+        return bench.seriesOf(run).stream()
+                .map(s -> of(sheet, state, s, readings.getOrDefault(s.id(), List.of())))
                 .toList();
     }
 
-    private SeriesView of(RunSheet sheet, Bench.Series series, List<Bench.Reading> readings) {
+    /** One series as it stands. */
+    SeriesView of(RunSheet sheet, BenchState state, Bench.Series series) {
+        boolean pot = series.kind() == Bench.SeriesKind.COOK;
+        return of(
+                sheet,
+                state,
+                series,
+                pot ? List.of() : bench.readingsAfter(series.id(), 0).readings());
+    }
+
+    private SeriesView of(RunSheet sheet, BenchState state, Bench.Series series, List<Bench.Reading> readings) {
+        Optional<FollowedPot> pot = pot(sheet, state, series);
+        if (pot.isPresent()) {
+            return new SeriesView(
+                    series,
+                    pot.get().readings(),
+                    pot.get().lastReading(),
+                    pot.get().state(),
+                    Optional.of(pot.get().cook()),
+                    Optional.empty(),
+                    Optional.empty());
+        }
         Optional<Double> last = readings.isEmpty()
                 ? Optional.empty()
                 : Optional.of(readings.get(readings.size() - 1).celsius());
-        Optional<RunSheet.FormulaBatch> batch =
-                sheet.formula(series.component()).filter(RunSheet.FormulaBatch::cooked);
-        if (batch.isPresent()) {
-            Pot pot = pot(new Key(series.run(), series.component()), sheet, batch.get());
-            Optional<CookProgress.State> state = readings.isEmpty()
-                    ? Optional.empty()
-                    : Optional.of(pot.progress.at(points(sheet.thermometer(), series, readings)));
-            return new SeriesView(
-                    series, readings, last, state, Optional.of(pot.cook), Optional.empty(), Optional.empty());
-        }
         Optional<TemperWindow> window = sheet.couverture(series.component()).map(c -> TemperWindow.of(c.kind()));
-        Optional<TemperWatch.State> state = readings.isEmpty()
+        Optional<TemperWatch.State> temper = readings.isEmpty()
                 ? Optional.empty()
                 : window.map(w -> TemperWatch.of(w, temperatures(sheet.thermometer(), readings)));
-        return new SeriesView(series, readings, last, Optional.empty(), Optional.empty(), state, window);
+        return new SeriesView(series, readings.size(), last, Optional.empty(), Optional.empty(), temper, window);
     }
 
-    private synchronized Pot pot(Key key, RunSheet sheet, RunSheet.FormulaBatch batch) {
-        return pots.computeIfAbsent(key, k -> {
-            Cook cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
-            return new Pot(cook, new CookProgress(cook));
-        });
+    /** The pot of a series, up to date; empty for a bowl. */
+    Optional<FollowedPot> pot(RunSheet sheet, BenchState state, Bench.Series series) {
+        Optional<FollowedPot> pot = sheet.formula(series.component())
+                .filter(RunSheet.FormulaBatch::cooked)
+                .map(batch -> pot(series.id(), sheet, batch));
+        pot.ifPresent(p -> p.follow(bench, series, state.ringTurned(series.component())));
+        return pot;
     }
 
-    private static List<CookProgress.Point> points(
-            Thermometer thermometer, Bench.Series series, List<Bench.Reading> readings) {
-        return readings.stream()
-                .map(r -> new CookProgress.Point(series.ownSeconds(r.at()) / 60, thermometer.trueCelsius(r.celsius())))
-                .toList();
+    private synchronized FollowedPot pot(long series, RunSheet sheet, RunSheet.FormulaBatch batch) {
+        return pots.computeIfAbsent(
+                series,
+                s -> new FollowedPot(
+                        Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa()), sheet.thermometer()));
     }
 
     private static List<TemperWatch.Reading> temperatures(Thermometer thermometer, List<Bench.Reading> readings) {

@@ -7,9 +7,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.DoubleUnaryOperator;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.composition.Composition;
@@ -35,13 +35,18 @@ class SimulatedDevices {
         WARM_BOWL
     }
 
+    /** What a device shows at a second of its own time; nothing where a reading drops out. */
+    private interface Source {
+        OptionalDouble at(double second);
+    }
+
     private static final Duration TICK = Duration.ofSeconds(1);
     private static final double LONGEST_SECONDS = 3 * 3600.0;
 
     private final Bench bench;
     private final Runs runs;
     private final Clock clock;
-    private final Map<Long, DoubleUnaryOperator> devices = new ConcurrentHashMap<>();
+    private final Map<Long, Source> devices = new ConcurrentHashMap<>();
 
     SimulatedDevices(Bench bench, Runs runs, Clock clock) {
         this.bench = bench;
@@ -66,24 +71,28 @@ class SimulatedDevices {
             bench.endSeries(series.id(), clock.instant());
             return;
         }
-        double reading = device(series).applyAsDouble(series.ownSeconds(at));
+        OptionalDouble reading = device(series).at(series.ownSeconds(at));
+        if (reading.isEmpty()) {
+            return;
+        }
         UUID key = UUID.nameUUIDFromBytes(("simulated " + series.id() + " " + number).getBytes(StandardCharsets.UTF_8));
         bench.addReadings(
-                series.id(), List.of(new Bench.Reading(key, at, (int) Math.round(reading * 10) * 100, false)));
+                series.id(),
+                List.of(new Bench.Reading(key, at, (int) Math.round(reading.getAsDouble() * 10) * 100, false)));
     }
 
-    private DoubleUnaryOperator device(Bench.Series series) {
+    private Source device(Bench.Series series) {
         return devices.computeIfAbsent(series.id(), id -> build(series));
     }
 
     /** The device shows what this run's thermometer would show, to 0.1 °C. */
-    private DoubleUnaryOperator build(Bench.Series series) {
+    private Source build(Bench.Series series) {
         RunSheet sheet = runs.find(series.run()).flatMap(r -> r.sheet()).orElseThrow();
         Optional<RunSheet.FormulaBatch> batch = sheet.formula(series.component());
         if (batch.isPresent()) {
             Composition mass = batch.get().pot();
             SimulatedPot pot = new SimulatedPot(mass, sheet.pressureKpa(), SimulatedPot.usualWatts(mass), series.id());
-            return seconds -> sheet.thermometer().readingAt(pot.noisyCelsiusAt(seconds));
+            return seconds -> shown(sheet, pot.readingAt(seconds));
         }
         TemperWindow window = TemperWindow.of(
                 sheet.couverture(series.component()).orElseThrow().kind());
@@ -93,6 +102,12 @@ class SimulatedDevices {
                 : (window.work().least() + window.work().greatest()) / 2 + 0.2;
         SimulatedBowl bowl = new SimulatedBowl(
                 window.meltOut().least() + 1.5, window.coolTo().least() + 0.3, end, series.id());
-        return seconds -> sheet.thermometer().readingAt(bowl.celsiusAt(seconds));
+        return seconds -> shown(sheet, OptionalDouble.of(bowl.celsiusAt(seconds)));
+    }
+
+    private static OptionalDouble shown(RunSheet sheet, OptionalDouble celsius) {
+        return celsius.isEmpty()
+                ? celsius
+                : OptionalDouble.of(sheet.thermometer().readingAt(celsius.getAsDouble()));
     }
 }

@@ -110,7 +110,7 @@ class DemoRuns {
             while (pot.celsiusAt(second) < batch.stopCelsiusHere() - shortOfStop) {
                 second += 5;
             }
-            read(step, Bench.SeriesKind.COOK, pot::noisyCelsiusAt, second, shortOfStop == 0);
+            read(step, Bench.SeriesKind.COOK, s -> pot.readingAt(s).orElseThrow(), second, shortOfStop == 0);
         }
 
         private void temper(BenchStep step, boolean tooWarm) {

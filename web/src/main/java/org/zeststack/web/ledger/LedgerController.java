@@ -57,7 +57,7 @@ class LedgerController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
         model.addAttribute("account", RunAccount.of(sheet, state));
-        model.addAttribute("series", views.of(sheet, bench.seriesOf(id), bench.readingsOf(id)));
+        model.addAttribute("series", views.of(sheet, state, id));
         return "ledger/account";
     }
 }
