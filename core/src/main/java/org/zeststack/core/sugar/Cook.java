@@ -1,6 +1,7 @@
 package org.zeststack.core.sugar;
 
 import org.zeststack.core.air.Atmosphere;
+import org.zeststack.core.air.Steam;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.quantity.Fault;
@@ -102,6 +103,12 @@ public record Cook(
     /** Water activity of the cooked mass at 25 °C; refused where {@link WaterActivity#at25} refuses. */
     public WaterActivity waterActivityAt25() {
         return WaterActivity.at25(Solution.in(after));
+    }
+
+    /** What households stop at here: the target less the drop of water's boiling point. A solution's boil drops a little more than water's. */
+    public double householdRuleCelsius() {
+        double drop = Steam.boilingCelsius(Atmosphere.SEA_LEVEL_KPA) - Steam.boilingCelsius(pressureKpa);
+        return stopCelsius - drop;
     }
 
     /** The arithmetic of the water left and of the stop here. */

@@ -28,11 +28,11 @@ final class HeatBank {
 
     private static final double SAME = 0.7;
     /** How far a hand turns a ring, as a share: one standard deviation. */
-    private static final double TURN = 0.4;
+    private static final double TURN = 0.45;
     /** How often rings are turned while a pot boils, a minute; more often near the stop. */
     private static final double TURNS_PER_MINUTE = 0.05;
 
-    private static final double NEAR_TURNS_PER_MINUTE = 0.35;
+    private static final double NEAR_TURNS_PER_MINUTE = 0.65;
     private static final double NEAR_KELVIN = 8;
     /** Variance by which the ring's share drifts in a minute that is still to come. */
     private static final double DRIFT_AHEAD = 0.0002;
@@ -47,7 +47,7 @@ final class HeatBank {
     /** Readings that agree for so long are not wild, whatever the filters hold. */
     private static final double LOST_MINUTES = 0.24;
     /** The heat curve itself is off by this, as a share: composition and models. */
-    private static final double CURVE = 0.035;
+    private static final double CURVE = 0.025;
 
     /** A filter that holds that the ring was turned last at a time. */
     private static final class Held {

@@ -156,6 +156,26 @@ public class JooqBenchTest {
     }
 
     @Test
+    public void onlyWhatIsNewIsReadAgain() {
+        Series series = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow();
+        assertEquals(bench.readingsAfter(series.id(), 0), new Bench.Fresh(List.of(), 0));
+        Reading late = new Reading(new UUID(2, 1), NOW.plusSeconds(9), 91_000, false);
+        Reading early = new Reading(new UUID(2, 2), NOW.plusSeconds(3), 90_000, false);
+        bench.addReadings(series.id(), List.of(late, early));
+        Bench.Fresh first = bench.readingsAfter(series.id(), 0);
+        assertEquals(first.readings(), List.of(early, late), "by their own time");
+        Reading next = new Reading(new UUID(2, 3), NOW.plusSeconds(5), 90_500, false);
+        bench.addReadings(series.id(), List.of(early, next));
+        Bench.Fresh then = bench.readingsAfter(series.id(), first.upTo());
+        assertEquals(then.readings(), List.of(next));
+        assertEquals(bench.readingsAfter(series.id(), then.upTo()), new Bench.Fresh(List.of(), then.upTo()));
+        assertTrue(bench.cooksRunning().stream().anyMatch(s -> s.id() == series.id()));
+        bench.endSeries(series.id(), NOW.plusSeconds(60));
+        assertTrue(bench.cooksRunning().stream().noneMatch(s -> s.id() == series.id()));
+    }
+
+    @Test
     public void aComponentMayBeCookedTwice() {
         bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW);
         bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 2), SeriesKind.COOK, "pot", 20, NOW);

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
@@ -15,6 +16,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.HttpMediaTypeNotSupportedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -34,10 +36,12 @@ class ApiController {
 
     private final FormulaApi formulas;
     private final BarApi bars;
+    private final CookApi cooks;
 
-    ApiController(FormulaApi formulas, BarApi bars) {
+    ApiController(FormulaApi formulas, BarApi bars, CookApi cooks) {
         this.formulas = formulas;
         this.bars = bars;
+        this.cooks = cooks;
     }
 
     @PostMapping({"/sugar/{what}", "/cavity/{what}", "/slab/{what}"})
@@ -52,6 +56,15 @@ class ApiController {
     @PostMapping("/bar/assemble")
     Map<String, Object> assemble(@RequestBody JsonNode body) {
         return bars.assemble(body);
+    }
+
+    @PostMapping("/cooks/{id:[0-9]{1,18}}/readings")
+    Object readings(@PathVariable long id, @RequestBody JsonNode body, HttpServletRequest request) {
+        Optional<CookApi.Taken> taken = cooks.readings(id, body);
+        if (taken.isPresent() && taken.get().accepted() < 0) {
+            return problem(HttpStatus.CONFLICT, "This cook has ended", "Its readings are closed.", List.of());
+        }
+        return taken.isPresent() ? taken.get() : nothing(request);
     }
 
     @PostMapping("/formula/parse")

@@ -1,5 +1,6 @@
 package org.zeststack.web.api;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -7,10 +8,12 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import tools.jackson.databind.JsonNode;
 
-/** The numbers of one request. Every unknown, missing, misspelt or faulty field is told, all together. */
+/** What one request gives. Every unknown, missing, misspelt or faulty field is told, all together. */
 final class ApiInput {
 
     private final Map<String, Double> numbers = new TreeMap<>();
+    private final Map<String, String> words = new TreeMap<>();
+    private final Map<String, List<ApiInput>> rows = new TreeMap<>();
 
     private ApiInput() {}
 
@@ -20,10 +23,11 @@ final class ApiInput {
      * @throws org.zeststack.core.quantity.InvalidInput with every fault
      */
     static ApiInput read(JsonNode body, Calculator calculator) {
-        List<ApiField> fields = calculator.fields();
         Faults faults = new Faults();
-        onlyFields(body, fields.stream().map(ApiField::name).toList(), faults);
-        ApiInput input = numbers(body, fields, faults);
+        onlyFields(body, calculator.names(), faults);
+        ApiInput input = numbers(body, calculator.fields(), faults);
+        calculator.choices().forEach(choice -> input.take(choice, body.get(choice.name()), faults));
+        calculator.rows().forEach(list -> input.take(list, body.get(list.name()), faults));
         List<String> together =
                 calculator.notTogether().stream().filter(body::hasNonNull).toList();
         if (together.size() > 1) {
@@ -54,6 +58,41 @@ final class ApiInput {
         return input;
     }
 
+    private void take(ApiChoice choice, JsonNode node, Faults faults) {
+        if (node != null && node.isString() && choice.words().contains(node.stringValue())) {
+            words.put(choice.name(), node.stringValue());
+        } else {
+            String what = node == null || node.isNull() ? "is missing" : "is not one of its words: " + node;
+            faults.add(Fault.of(
+                    choice.name(),
+                    node == null ? "" : node.toString(),
+                    "%s %s; permitted: %s.".formatted(choice.name(), what, String.join(", ", choice.words()))));
+        }
+    }
+
+    private void take(ApiRows list, JsonNode node, Faults faults) {
+        if (node == null || !node.isArray() || node.isEmpty() || node.size() > list.most()) {
+            String given = node == null || !node.isArray() ? "" : String.valueOf(node.size());
+            faults.add(
+                    Fault.of(list.name(), given, "%s must be a list of 1 to %d.".formatted(list.name(), list.most())));
+            return;
+        }
+        List<ApiInput> taken = new ArrayList<>();
+        List<String> names = list.fields().stream().map(ApiField::name).toList();
+        for (int i = 0; i < node.size(); i++) {
+            Faults own = new Faults();
+            if (node.get(i).isObject()) {
+                onlyFields(node.get(i), names, own);
+                taken.add(numbers(node.get(i), list.fields(), own));
+            } else {
+                own.add(Fault.of("", node.get(i).toString(), "Each of " + list.name() + " must be one JSON object."));
+            }
+            String at = list.name() + "/" + i;
+            own.list().forEach(f -> faults.add(f.at(f.field().isEmpty() ? at : at + "/" + f.field())));
+        }
+        rows.put(list.name(), taken);
+    }
+
     private void take(ApiField field, JsonNode node, Faults faults) {
         if (node == null || node.isNull()) {
             if (field.absent() == null) {
@@ -81,6 +120,14 @@ final class ApiInput {
 
     boolean has(String name) {
         return numbers.containsKey(name);
+    }
+
+    String get(ApiChoice choice) {
+        return words.get(choice.name());
+    }
+
+    List<ApiInput> get(ApiRows list) {
+        return rows.get(list.name());
     }
 
     double get(ApiField field) {

@@ -44,16 +44,16 @@ final class CavityCalculators {
     private static final List<ApiField> FILLED =
             List.of(SHELL, BACK, BACK_LEAST, BACK_GREATEST, SHELL_DENSITY, FILLING_DENSITY);
 
-    private static final Map<String, String> FILLED_ANSWERS = Map.of(
-            "cavityMl", "Cavity, mL",
-            "shellMl", "Shell, mL",
-            "fillingMl", "Filling, mL",
-            "backMl", "Back, mL",
-            "shellGrams", "Shell, g",
-            "fillingGrams", "Filling, g",
-            "backGrams", "Back, g",
-            "fillingLeastGrams", "Filling at the thickest back, g",
-            "fillingGreatestGrams", "Filling at the thinnest back, g");
+    private static final Map<String, ApiAnswer> FILLED_ANSWERS = Map.of(
+            "cavityMl", ApiAnswer.number("Cavity, mL"),
+            "shellMl", ApiAnswer.number("Shell, mL"),
+            "fillingMl", ApiAnswer.number("Filling, mL"),
+            "backMl", ApiAnswer.number("Back, mL"),
+            "shellGrams", ApiAnswer.number("Shell, g"),
+            "fillingGrams", ApiAnswer.number("Filling, g"),
+            "backGrams", ApiAnswer.number("Back, g"),
+            "fillingLeastGrams", ApiAnswer.number("Filling at the thickest back, g"),
+            "fillingGreatestGrams", ApiAnswer.number("Filling at the thinnest back, g"));
 
     private static final ApiField SLAB_LENGTH = side("lengthMm", "Length of the slab");
     private static final ApiField SLAB_WIDTH = side("widthMm", "Width of the slab");
@@ -122,26 +122,28 @@ final class CavityCalculators {
                         "a half ellipsoid; its inset is an approximation",
                         List.of(LENGTH, WIDTH, DEPTH),
                         i -> new HalfEllipsoid(i.get(LENGTH), i.get(WIDTH), i.get(DEPTH))),
-                new Calculator(
+                Calculator.ofNumbers(
                         "/slab/cut",
                         "Pieces of a slab, the better way round",
                         List.of(SLAB_LENGTH, SLAB_WIDTH, PIECE_LENGTH, PIECE_WIDTH, KERF, TRIM),
                         List.of(),
                         Map.of(
-                                "across", "Pieces side by side over the width",
-                                "along", "Pieces one after another over the length",
-                                "pieces", "Pieces in all",
-                                "turned", "Whether a piece's length lies across the slab, true or false",
-                                "offcutFraction", "What is not pieces, over the whole"),
+                                "across", ApiAnswer.number("Pieces side by side over the width"),
+                                "along", ApiAnswer.number("Pieces one after another over the length"),
+                                "pieces", ApiAnswer.number("Pieces in all"),
+                                "turned",
+                                        ApiAnswer.yesOrNo(
+                                                "Whether a piece's length lies across the slab, true or false"),
+                                "offcutFraction", ApiAnswer.number("What is not pieces, over the whole")),
                         CavityCalculators::cut),
-                new Calculator(
+                Calculator.ofNumbers(
                         "/slab/cutters",
                         "Round pieces of a sheet, in rows and staggered",
                         List.of(SLAB_LENGTH, SLAB_WIDTH, DIAMETER, GAP),
                         List.of(),
                         Map.of(
-                                "squarePieces", "In rows and columns",
-                                "hexagonalPieces", "Staggered, the better way round"),
+                                "squarePieces", ApiAnswer.number("In rows and columns"),
+                                "hexagonalPieces", ApiAnswer.number("Staggered, the better way round")),
                         CavityCalculators::cutters));
     }
 
@@ -149,7 +151,7 @@ final class CavityCalculators {
             String shape, String words, List<ApiField> dimensions, Function<ApiInput, Cavity> of) {
         List<ApiField> fields = new ArrayList<>(dimensions);
         fields.addAll(FILLED);
-        return new Calculator(
+        return Calculator.ofNumbers(
                 "/cavity/" + shape,
                 "Grams of shell, filling and back of " + words,
                 List.copyOf(fields),

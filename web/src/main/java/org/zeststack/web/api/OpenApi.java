@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.zeststack.web.bench.ReadingBounds;
 
 /** The OpenAPI 3.1 description, made from the calculators' own fields so that it cannot disagree with them. */
 final class OpenApi {
@@ -20,6 +21,7 @@ final class OpenApi {
         paths.put("/api/v1/bar/assemble", Map.of("post", assemble()));
         paths.put("/api/v1/formula/parse", Map.of("post", parse()));
         paths.put("/api/v1/formula/scale", Map.of("post", scale()));
+        paths.put("/api/v1/cooks/{id}/readings", readings());
         paths.put("/api/v1/ingredients", Map.of("get", ingredients()));
         Map<String, Object> document = new LinkedHashMap<>();
         document.put("openapi", "3.1.0");
@@ -41,8 +43,14 @@ final class OpenApi {
 
     private static Map<String, Object> operation(Calculator calculator) {
         Map<String, Object> answers = new LinkedHashMap<>();
-        calculator.answers().forEach((name, meaning) -> answers.put(name, answer(name, meaning)));
-        return post(calculator.summary(), request(calculator.fields(), Map.of()), object(answers));
+        calculator.answers().forEach((name, answer) -> answers.put(name, answer.schema()));
+        Map<String, Object> others = new LinkedHashMap<>();
+        calculator
+                .choices()
+                .forEach(c -> others.put(
+                        c.name(), Map.of("type", "string", "enum", c.words(), "description", c.description())));
+        calculator.rows().forEach(r -> others.put(r.name(), rows(r)));
+        return post(calculator.summary(), request(calculator.fields(), others), object(answers));
     }
 
     /** A request of numbers and of other properties, which must be there. */
@@ -102,6 +110,43 @@ final class OpenApi {
                         "pouredGrams", number,
                         "cookedGrams", number,
                         "usableGrams", number)));
+    }
+
+    private static Map<String, Object> readings() {
+        Map<String, Object> reading = new LinkedHashMap<>(object(Map.of(
+                "at", Map.of("type", "string", "format", "date-time"),
+                "celsius",
+                        Map.of(
+                                "type",
+                                "number",
+                                "minimum",
+                                ReadingBounds.CELSIUS.least(),
+                                "maximum",
+                                ReadingBounds.CELSIUS.greatest(),
+                                "description",
+                                "What the thermometer shows, °C"),
+                "key", Map.of("type", "string", "description", "Its own; sent again it counts once"))));
+        reading.put("additionalProperties", false);
+        reading.put("required", List.of("at", "celsius", "key"));
+        Map<String, Object> list = new LinkedHashMap<>(list(reading));
+        list.put("minItems", 1);
+        list.put("maxItems", ReadingBounds.MOST);
+        Map<String, Object> request = new LinkedHashMap<>(object(Map.of("readings", list)));
+        request.put("additionalProperties", false);
+        request.put("required", List.of("readings"));
+        Map<String, Object> whole = Map.of("type", "integer");
+        Map<String, Object> path = new LinkedHashMap<>();
+        path.put(
+                "parameters",
+                List.of(Map.of(
+                        "name", "id", "in", "path", "required", true, "schema", whole, "description", "Of the cook")));
+        path.put(
+                "post",
+                post(
+                        "Readings of a pot, in any order; a key that is known counts once",
+                        request,
+                        object(Map.of("accepted", whole, "known", whole))));
+        return path;
     }
 
     private static Map<String, Object> ingredients() {
@@ -191,13 +236,12 @@ final class OpenApi {
         return properties;
     }
 
-    private static Map<String, Object> answer(String name, String meaning) {
-        List<String> types = meaning.contains("null")
-                ? List.of("number", "null")
-                : List.of(meaning.contains("true or false") ? "boolean" : "number");
-        return name.equals("zone")
-                ? Map.of("type", "string", "enum", List.of("supported", "estimate"), "description", meaning)
-                : Map.of("type", types, "description", meaning);
+    private static Map<String, Object> rows(ApiRows rows) {
+        Map<String, Object> schema = new LinkedHashMap<>(list(request(rows.fields(), Map.of())));
+        schema.put("minItems", 1);
+        schema.put("maxItems", rows.most());
+        schema.put("description", rows.description());
+        return schema;
     }
 
     private static Map<String, Object> response(String description, String type, Map<String, Object> schema) {

@@ -15,7 +15,7 @@ import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 
-/** Calculators of boiling sugar. */
+/** Calculators of boiling sugar, and the fields that all of sugar has in common. */
 final class SugarCalculators {
 
     private static final Range GRAMS = new Range(0, 10_000_000, "g");
@@ -32,46 +32,48 @@ final class SugarCalculators {
             Atmosphere.PRESSURE_KPA,
             Atmosphere.SEA_LEVEL_KPA,
             "Air pressure; neither this nor altitudeMetres means sea level");
-    private static final List<String> AIR = List.of("altitudeMetres", "pressureKpa");
+    static final List<String> AIR = List.of("altitudeMetres", "pressureKpa");
     private static final Map<Part, ApiField> SOLUTES = solutes();
-    private static final ApiField INERT =
+    static final ApiField INERT =
             ApiField.optional("inertGrams", GRAMS, 0, "Fat, protein and other solids that carry no boiling rise");
-    private static final ApiField STOP =
+    static final ApiField STOP =
             ApiField.required("stopCelsius", Cook.STOP_CELSIUS, "Stop temperature as at sea level");
-    private static final ApiField OFFSET = ApiField.optional(
+    static final ApiField OFFSET = ApiField.optional(
             "thermometerOffsetKelvin", new Range(-20, 20, "K"), 0, "What the thermometer reads less the truth");
 
     private SugarCalculators() {}
 
     static List<Calculator> all() {
         return List.of(
-                new Calculator(
+                Calculator.ofNumbers(
                         "/sugar/boiling-point",
                         "Where a sugar solution boils",
                         sugar(),
                         AIR,
                         Map.of(
-                                "boilingCelsius", "Boiling point, °C",
-                                "waterActivityAtBoiling", "Water activity there, 0 to 1",
-                                "pressureKpa", "Pressure it boils under, kPa",
-                                "zone", "supported or estimate"),
+                                "boilingCelsius", ApiAnswer.number("Boiling point, °C"),
+                                "waterActivityAtBoiling", ApiAnswer.number("Water activity there, 0 to 1"),
+                                "pressureKpa", ApiAnswer.number("Pressure it boils under, kPa"),
+                                "zone", ApiAnswer.oneOf("How sure", "supported", "estimate")),
                         SugarCalculators::boilingPoint),
-                new Calculator(
+                Calculator.ofNumbers(
                         "/sugar/cook",
                         "What is left of a mass cooked to a stop temperature",
                         sugar(INERT, STOP, OFFSET),
                         AIR,
                         Map.of(
-                                "waterGrams", "Water left, g",
-                                "cookedGrams", "Cooked mass, g",
-                                "moistureFraction", "Water over cooked mass",
-                                "dissolvedSolidsFraction", "Dissolved solids over dissolved solids and water",
-                                "yieldFraction", "Cooked mass over raw mass",
-                                "zone", "supported or estimate",
-                                "plusMinusMoisture", "How far the moisture may be off",
-                                "waterActivityAt25", "Water activity at 25 °C, null where the model refuses",
-                                "stopCelsiusHere", "True temperature of the same water here, °C",
-                                "stopReading", "What the thermometer shows then, °C"),
+                                "waterGrams", ApiAnswer.number("Water left, g"),
+                                "cookedGrams", ApiAnswer.number("Cooked mass, g"),
+                                "moistureFraction", ApiAnswer.number("Water over cooked mass"),
+                                "dissolvedSolidsFraction",
+                                        ApiAnswer.number("Dissolved solids over dissolved solids and water"),
+                                "yieldFraction", ApiAnswer.number("Cooked mass over raw mass"),
+                                "zone", ApiAnswer.oneOf("How sure", "supported", "estimate"),
+                                "plusMinusMoisture", ApiAnswer.number("How far the moisture may be off"),
+                                "waterActivityAt25",
+                                        ApiAnswer.numberOrNull("Water activity at 25 °C, null where the model refuses"),
+                                "stopCelsiusHere", ApiAnswer.number("True temperature of the same water here, °C"),
+                                "stopReading", ApiAnswer.number("What the thermometer shows then, °C")),
                         SugarCalculators::cook));
     }
 
@@ -88,7 +90,7 @@ final class SugarCalculators {
         return fields;
     }
 
-    private static List<ApiField> sugar(ApiField... more) {
+    static List<ApiField> sugar(ApiField... more) {
         List<ApiField> fields = new ArrayList<>(List.of(WATER));
         fields.addAll(SOLUTES.values());
         fields.add(DE);
@@ -98,11 +100,11 @@ final class SugarCalculators {
         return List.copyOf(fields);
     }
 
-    private static double pressureKpa(ApiInput input) {
+    static double pressureKpa(ApiInput input) {
         return input.has("pressureKpa") ? input.get(PRESSURE) : Atmosphere.pressureKpa(input.get(ALTITUDE));
     }
 
-    private static Composition mass(ApiInput input, double inertGrams) {
+    static Composition mass(ApiInput input, double inertGrams) {
         Map<Part, Double> grams = new EnumMap<>(Part.class);
         grams.put(Part.WATER, input.get(WATER));
         SOLUTES.forEach((part, field) -> grams.put(part, input.get(field)));

@@ -1,7 +1,6 @@
 package org.zeststack.web.bench;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,7 +17,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import org.zeststack.core.quantity.Fault;
-import org.zeststack.core.quantity.Range;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.Plausibility;
@@ -35,9 +33,6 @@ import org.zeststack.web.security.SignedIn;
 @RestController
 class BenchDoor {
 
-    private static final Range READING = new Range(-10, 200, "°C");
-    private static final Duration CLOCK_AHEAD = Duration.ofMinutes(2);
-    private static final int MOST_READINGS = 1000;
     private static final double SIMULATED_SCALE = 20;
 
     private final Runs runs;
@@ -105,7 +100,7 @@ class BenchDoor {
                 body.get(),
                 word(sent.component()),
                 word(sent.device()),
-                at(sent.at(), now),
+                ReadingBounds.notAhead(sent.at(), now),
                 sent.corrects());
         return switch (bench.append(id, entry, me.name(), now)) {
             case ACCEPTED -> Answer.of(HttpStatus.CREATED, "accepted", "");
@@ -128,11 +123,6 @@ class BenchDoor {
         if (key == null || kind == null) {
             form.add(Fault.of("key", "", "An entry needs a key and a kind."));
         }
-    }
-
-    /** A device's clock may be a little ahead; an entry is never dated into the future. */
-    private static Instant at(Instant sent, Instant now) {
-        return sent == null || sent.isAfter(now.plus(CLOCK_AHEAD)) ? now : sent;
     }
 
     private static String word(String text) {
@@ -176,16 +166,17 @@ class BenchDoor {
         List<Bench.Reading> readings = new ArrayList<>();
         FormInput all = FormInput.of(Map.of());
         List<SentReading> given = sent.readings() == null ? List.of() : sent.readings();
-        if (given.isEmpty() || given.size() > MOST_READINGS) {
-            all.add(Fault.of("readings", String.valueOf(given.size()), "Send 1 to 1000 readings."));
+        if (given.isEmpty() || given.size() > ReadingBounds.MOST) {
+            all.add(Fault.of(
+                    "readings", String.valueOf(given.size()), "Send 1 to " + ReadingBounds.MOST + " readings."));
         }
         for (SentReading one : given) {
             FormInput form = FormInput.of(Map.of("celsius", one.celsius() == null ? "" : one.celsius()));
-            double celsius = form.number("celsius", READING);
+            double celsius = form.celsius("celsius", ReadingBounds.CELSIUS);
             all.addAll(form.faults());
             readings.add(new Bench.Reading(
                     one.key(),
-                    at(one.at(), now),
+                    ReadingBounds.notAhead(one.at(), now),
                     (int) Math.round(celsius * 1000),
                     Boolean.TRUE.equals(one.confirmed())));
         }

@@ -3,7 +3,7 @@ package org.zeststack.web.bench;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.zeststack.core.formula.Finish;
-import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.quantity.DegreesText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.run.EntryBody;
@@ -60,7 +60,7 @@ final class EntryForm {
 
     /** Read without a range here: the room's own check knows a likely slip. */
     private static Optional<EntryBody> room(FormInput form) {
-        OptionalDouble celsius = AmountText.parse(form.text("roomCelsius"));
+        OptionalDouble celsius = DegreesText.parse(form.text("roomCelsius"));
         if (celsius.isEmpty()) {
             form.number("roomCelsius", Room.CELSIUS);
         }

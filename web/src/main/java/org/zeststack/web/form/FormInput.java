@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.quantity.DegreesText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
@@ -80,6 +81,19 @@ public final class FormInput {
             return Double.NaN;
         }
         return number.getAsDouble();
+    }
+
+    /** A temperature inside a range, in °C; it may be typed in °F with its letter, as printed recipes have it. */
+    public double celsius(String field, Range range) {
+        OptionalDouble celsius = DegreesText.parse(text(field).strip());
+        if (celsius.isEmpty()) {
+            return number(field, range);
+        }
+        if (!range.holds(celsius.getAsDouble())) {
+            faults.add(Fault.outside(field, shortened(text(field).strip()), range));
+            return Double.NaN;
+        }
+        return celsius.getAsDouble();
     }
 
     /** A whole number inside a range; the range's least with a fault noted where it is none. */

@@ -88,7 +88,7 @@ final class FormulaFields {
     /** Reads a formula; every fault is noted in the form under the row's own field. */
     Optional<Read> read(FormInput form) {
         Family family = form.choice("family", Family.class);
-        Double stop = form.has("stopCelsius") ? form.number("stopCelsius", Cook.STOP_CELSIUS) : null;
+        Double stop = form.has("stopCelsius") ? form.celsius("stopCelsius", Cook.STOP_CELSIUS) : null;
         double loss = form.percent("handlingLossFraction", Formula.LOSS_FRACTION);
         Finish finish = finish(form);
         List<Integer> rows = new ArrayList<>();

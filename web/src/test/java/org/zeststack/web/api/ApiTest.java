@@ -31,6 +31,12 @@ public class ApiTest extends DemoCalls {
     private static final String CARAMEL = "{\"waterGrams\":744.2,\"sucroseGrams\":1000,\"glucoseSyrupSolidsGrams\":560,"
             + "\"lactoseGrams\":32,\"inertGrams\":483.8,\"stopCelsius\":118%s}";
 
+    private static final String MASS = "{\"waterGrams\":744.2,\"sucroseGrams\":1000,\"glucoseSyrupSolidsGrams\":560,"
+            + "\"lactoseGrams\":32,\"inertGrams\":483.8";
+    private static final String STAGE = MASS + ",\"celsius\":%s}";
+    private static final String RESCUE = MASS + ",\"nowCelsius\":%s,\"targetCelsius\":118,\"with\":\"%s\"}";
+    private static final String MINUTES = MASS + ",\"stopCelsius\":118,\"readings\":[%s]}";
+
     private final HttpClient client = HttpClient.newHttpClient();
     private final JsonMapper json = new JsonMapper();
 
@@ -64,6 +70,13 @@ public class ApiTest extends DemoCalls {
             {"/sugar/cook", CARAMEL.formatted(""), "waterActivityAt25", 0.51, 0.0051, model},
             {"/sugar/cook", CARAMEL.formatted(",\"altitudeMetres\":1600"), "stopCelsiusHere", 112.2, 0.3, model},
             {"/sugar/cook", CARAMEL.formatted(",\"thermometerOffsetKelvin\":0.8"), "stopReading", 118.8, 1e-6, model},
+            {"/sugar/stop", CARAMEL.formatted(",\"altitudeMetres\":1600"), "stopCelsiusHere", 112.2, 0.3, model},
+            {"/sugar/stop", CARAMEL.formatted(",\"altitudeMetres\":1600"), "householdRuleCelsius", 112.7, 0.1, "B10"},
+            {"/sugar/stop", CARAMEL.formatted(",\"altitudeMetres\":1600"), "waterBoilsHereCelsius", 94.65, 0.1, "ICAO"},
+            {"/sugar/stop", CARAMEL.formatted(",\"thermometerOffsetKelvin\":-1.2"), "stopReading", 116.8, 1e-6, model},
+            {"/sugar/stage", STAGE.formatted(118), "dissolvedSolidsFraction", 0.895, 0.009, model},
+            {"/sugar/stage", STAGE.formatted(60), "dissolvedSolidsFraction", 1592 / 2336.2, 1e-9, "as it went in"},
+            {"/sugar/rescue", RESCUE.formatted(122, "water"), "restopCelsius", 118, 1e-6, "as asked"},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "cavityMl", 46.73, 0.01, prismoid},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "shellMl", 9.86, 0.02, prismoid},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "fillingLeastGrams", 35.3, 0.1, prismoid},
@@ -176,6 +189,16 @@ public class ApiTest extends DemoCalls {
                 List.of("/stopp", "/altitudeMetres", "/pressureKpa")
             },
             {"/sugar/cook", CARAMEL.formatted("").replace("118", "95"), List.of("/stopCelsius")},
+            {"/sugar/rescue", RESCUE.formatted(118, "water"), List.of("/nowCelsius")},
+            {"/sugar/rescue", RESCUE.formatted(122, "milk"), List.of("/with")},
+            {"/sugar/rescue", MASS + ",\"nowCelsius\":122}", List.of("/targetCelsius", "/with")},
+            {"/sugar/minutes-left", MASS + ",\"stopCelsius\":118}", List.of("/readings")},
+            {"/sugar/minutes-left", MINUTES.formatted(""), List.of("/readings")},
+            {
+                "/sugar/minutes-left",
+                MINUTES.formatted("{\"seconds\":1,\"celsius\":90},{\"seconds\":-1,\"celsius\":\"x\",\"k\":1},7"),
+                List.of("/readings/1/k", "/readings/1/seconds", "/readings/1/celsius", "/readings/2")
+            },
             {"/cavity/tapered", CAVITY.formatted("14.5"), List.of("/shellMm")},
             {"/cavity/tapered", CAVITY.formatted("-2"), List.of("/shellMm")},
             {
@@ -203,6 +226,90 @@ public class ApiTest extends DemoCalls {
             assertFalse(e.get("message").stringValue().isBlank());
         });
         assertEquals(told, pointers);
+    }
+
+    @Test
+    public void aStageIsNamedInBothWays() throws Exception {
+        JsonNode gap = answer("/sugar/stage", STAGE.formatted(117), 200);
+        assertEquals(gap.get("printedName").asString(), "between soft ball and firm ball");
+        assertEquals(gap.get("solidsName").asString(), "firm ball");
+        JsonNode high = answer("/sugar/stage", STAGE.formatted(170), 200);
+        assertEquals(high.get("printedName").asString(), "past hard crack");
+        assertTrue(
+                high.get("solidsName").isNull()
+                        && high.get("dissolvedSolidsFraction").isNull(),
+                high.toString());
+    }
+
+    @Test
+    public void whatIsPouredBackIsWhatBoiledOff() throws Exception {
+        double meant = answer("/sugar/cook", CARAMEL.formatted(""), 200)
+                .get("waterGrams")
+                .doubleValue();
+        double left = answer("/sugar/cook", CARAMEL.formatted("").replace("118", "122"), 200)
+                .get("waterGrams")
+                .doubleValue();
+        double water = answer("/sugar/rescue", RESCUE.formatted(122, "water"), 200)
+                .get("addGrams")
+                .doubleValue();
+        near(water, meant - left, 1e-5, "property: rescue inverts overshoot");
+        double cream = answer("/sugar/rescue", RESCUE.formatted(122, "cream35"), 200)
+                .get("addGrams")
+                .doubleValue();
+        assertTrue(cream > water / 0.585 && cream < 1.1 * water / 0.585, cream + " g of cream");
+    }
+
+    /** Readings of a pot that warms 8 K a minute to its boil and then rises ever faster, one in 5 s; the 100th is wild. */
+    private static String readings(double minutes, double each) {
+        StringBuilder list = new StringBuilder();
+        for (int i = 0; i * each <= minutes * 60; i++) {
+            double minute = i * each / 60;
+            double celsius =
+                    minute < 10.4 ? 20 + 8 * minute : 103.2 + 0.35 * (minute - 10.4) * (1 + (minute - 10.4) / 8);
+            list.append(i == 0 ? "" : ",")
+                    .append("{\"seconds\":%s,\"celsius\":%s}".formatted(i * each, i == 150 ? celsius - 9 : celsius));
+        }
+        return list.toString();
+    }
+
+    @Test
+    public void minutesLeftHaveTheirIntervalAndTheirOutliers() throws Exception {
+        JsonNode left = answer("/sugar/minutes-left", MINUTES.formatted(readings(18, 5)), 200);
+        double minutes = left.get("minutes").doubleValue();
+        assertTrue(minutes > 3 && minutes < 15, left.toString());
+        assertTrue(left.get("lowMinutes").doubleValue() < minutes
+                && left.get("highMinutes").doubleValue() > minutes);
+        assertEquals(left.get("outliers").toString(), "[150]");
+        assertTrue(
+                left.get("usedReadings").intValue() > 60
+                        && left.get("heatChanged").isNull(),
+                left.toString());
+        String cold = "{\"seconds\":0,\"celsius\":20}";
+        JsonNode none = answer("/sugar/minutes-left", MINUTES.formatted(cold), 200);
+        assertTrue(none.get("minutes").isNull());
+        assertEquals(none.get("reason").asString(), "not-boiling");
+        String past = "{\"seconds\":9,\"celsius\":119}," + cold;
+        assertEquals(
+                answer("/sugar/minutes-left", MINUTES.formatted(past), 200)
+                        .get("reason")
+                        .asString(),
+                "past");
+        String few = "{\"seconds\":0,\"celsius\":105},{\"seconds\":5,\"celsius\":105}";
+        assertEquals(
+                answer("/sugar/minutes-left", MINUTES.formatted(few), 200)
+                        .get("reason")
+                        .asString(),
+                "too-few");
+    }
+
+    @Test
+    public void theOrderOfReadingsDoesNotMatter() throws Exception {
+        List<String> list = new ArrayList<>(List.of(readings(18, 5).split("(?<=}),")));
+        JsonNode inOrder = answer("/sugar/minutes-left", MINUTES.formatted(String.join(",", list)), 200);
+        java.util.Collections.reverse(list);
+        JsonNode backwards = answer("/sugar/minutes-left", MINUTES.formatted(String.join(",", list)), 200);
+        assertEquals(backwards.get("minutes"), inOrder.get("minutes"));
+        assertEquals(backwards.get("outliers").get(0).intValue(), list.size() - 1 - 150);
     }
 
     @Test
@@ -364,7 +471,7 @@ public class ApiTest extends DemoCalls {
                         .build(),
                 BodyHandlers.ofString());
         JsonNode paths = json.readTree(response.body()).get("paths");
-        assertEquals(paths.size(), 14);
+        assertEquals(paths.size(), 19);
         JsonNode shell = paths.get("/api/v1/cavity/tapered")
                 .at("/post/requestBody/content/application~1json/schema/properties/shellMm");
         assertEquals(shell.get("minimum").doubleValue(), 0.2);
