@@ -1,5 +1,6 @@
 /** The bench page: sends what hands write, follows what anyone writes. */
 
+import { showAlarm, tell } from './alarm.js';
 import { drawCharts } from './chart.js';
 import { flush, newKey, send, waiting } from './queue.js';
 import { fragment, latest, postJson, replaceLive } from './talk.js';
@@ -43,9 +44,11 @@ const refresh = latest(async () => {
   }
   if (work.dataset.key !== old.dataset.key) {
     exchange(old, work.cloneNode(true));
+    showAlarm();
   }
   replaceLive(fresh);
   showStep();
+  tell();
   await drawCharts();
 });
 
@@ -141,8 +144,37 @@ document.addEventListener('submit', (event) => {
   } else if ('reading' in form.dataset) {
     event.preventDefault();
     sendReading(form);
+  } else if ('logger' in form.dataset) {
+    event.preventDefault();
+    sendLog(form);
   }
 });
+
+/** Starts a series; a simulated pot has the fault and the speed that stand beside its button. */
+function startSeries(button) {
+  const { component, kind, simulation } = button.dataset;
+  const beside = simulation === 'POT' ? button.parentElement : null;
+  return postJson(button.dataset.url, {
+    key: newKey(),
+    component,
+    kind,
+    simulation: beside?.querySelector('[data-fault-choice]')?.value ?? simulation ?? null,
+    speed: beside ? Number(beside.querySelector('[data-speed-choice]').value) : null,
+  });
+}
+
+/** Takes in what was pasted, or the file that was chosen. */
+async function sendLog(form) {
+  const [file] = form.querySelector('[type=file]').files;
+  const text = file ? await file.text() : form.elements.text.value;
+  const response = await postJson(form.dataset.url, { text });
+  const answer = await response.json();
+  if (!showFaults(form, answer, response.status)) {
+    form.reset();
+    form.querySelector('[data-fault]').textContent = answer.message;
+  }
+  refresh();
+}
 
 document.addEventListener('click', async (event) => {
   const button = event.target.closest('button');
@@ -150,8 +182,7 @@ document.addEventListener('click', async (event) => {
     return;
   }
   if ('series' in button.dataset) {
-    const { component, kind, simulation } = button.dataset;
-    await postJson(button.dataset.url, { key: newKey(), component, kind, simulation: simulation ?? null });
+    await startSeries(button);
     refresh();
   } else if ('keep' in button.dataset) {
     stand(button.closest('form'));
@@ -183,6 +214,7 @@ document.addEventListener('zest-refused', ({ detail }) => {
 const events = new EventSource(`${main.dataset.events}?seen=${main.dataset.seen}`);
 events.addEventListener('change', refresh);
 
+showAlarm();
 setClock().catch(() => {});
 flush();
 showStep();

@@ -6,15 +6,54 @@ const charts = new WeakMap();
 
 const css = (name) => getComputedStyle(document.body).getPropertyValue(name).trim();
 
+const at = (element, name) => (element.dataset[name] ? Number(element.dataset[name]) : null);
+
+/** Stage bands of a pot: name, from and to, as the thermometer shows them. */
+const bands = (element) =>
+  (element.dataset.bands ?? '')
+    .split('|')
+    .filter(Boolean)
+    .map((band) => band.split(';'))
+    .map(([name, from, to]) => ({ name, from: Number(from), to: Number(to) }));
+
+/** Draws stage bands below the curve. */
+function drawBands(element) {
+  return (plot) => {
+    const { ctx, bbox } = plot;
+    ctx.save();
+    ctx.beginPath();
+    ctx.rect(bbox.left, bbox.top, bbox.width, bbox.height);
+    ctx.clip();
+    ctx.font = `${12 * devicePixelRatio}px "Hyperlegible Next"`;
+    ctx.textBaseline = 'top';
+    ctx.textAlign = 'left';
+    bands(element).forEach(({ name, from, to }, i) => {
+      const top = Math.max(bbox.top, plot.valToPos(to, 'y', true));
+      const bottom = Math.min(bbox.top + bbox.height, plot.valToPos(from, 'y', true));
+      if (bottom <= top) {
+        return;
+      }
+      ctx.fillStyle = css('--hair');
+      ctx.globalAlpha = i % 2 ? 0.25 : 0.5;
+      ctx.fillRect(bbox.left, top, bbox.width, bottom - top);
+      ctx.globalAlpha = 1;
+      ctx.fillStyle = css('--soft');
+      if (bottom - top > 14 * devicePixelRatio) {
+        ctx.fillText(name, bbox.left + 6 * devicePixelRatio, top + 2 * devicePixelRatio);
+      }
+    });
+    ctx.restore();
+  };
+}
+
 /** Draws level lines: the stop of a cook, the working window of a bowl. */
 function levels(element) {
-  const at = (name) => (element.dataset[name] ? Number(element.dataset[name]) : null);
   return (plot) => {
     const { ctx, bbox } = plot;
     ctx.save();
     ctx.setLineDash([6, 4]);
     ctx.strokeStyle = css('--ink');
-    for (const level of [at('stop'), at('low'), at('high')]) {
+    for (const level of ['stop', 'low', 'high'].map((name) => at(element, name))) {
       const y = level === null ? -1 : plot.valToPos(level, 'y', true);
       if (y >= bbox.top && y <= bbox.top + bbox.height) {
         ctx.beginPath();
@@ -27,8 +66,31 @@ function levels(element) {
   };
 }
 
+/** A pot that boils is shown from its first boil to past its stop; one that warms, and a bowl, by all that was read. */
+function heights(element, high) {
+  const boils = at(element, 'boils');
+  const last = [...high].reverse().find((c) => c !== null && c !== undefined) ?? 0;
+  const stop = at(element, 'stop');
+  return boils !== null && last > boils - 3 ? [boils - 2, Math.max(stop + 4, last + 2)] : null;
+}
+
+function range(element) {
+  const values = ['stop', 'low', 'high'].map((n) => at(element, n)).filter((n) => n !== null);
+  return (plot, low, high) =>
+    heights(element, plot.data[1]) ?? [Math.min(low ?? 20, ...values) - 2, Math.max(high ?? 100, ...values) + 3];
+}
+
+/** From when on it is shown: a pot that boils from a minute before it came near its boil. */
+function widths(element) {
+  return (plot, first, last) => {
+    const boils = at(element, 'boils');
+    const [minutes, celsius] = plot.data;
+    const near = boils === null || heights(element, celsius) === null ? -1 : celsius.findIndex((c) => c !== null && c > boils - 3);
+    return [near > 0 ? Math.max(first, minutes[near] - 1) : first, Math.max(last, first + 1)];
+  };
+}
+
 function make(element, data) {
-  const levelValues = ['stop', 'low', 'high'].map((n) => Number(element.dataset[n])).filter((n) => n > 0);
   const axis = { stroke: css('--soft'), grid: { stroke: css('--hair'), width: 1 }, ticks: { show: false }, font: '12px "Hyperlegible Next"' };
   return new uPlot(
     {
@@ -36,17 +98,15 @@ function make(element, data) {
       height: element.clientHeight,
       legend: { show: false },
       cursor: { show: false },
-      scales: {
-        x: { time: false },
-        y: { range: (u, low, high) => [Math.min(low ?? 20, ...levelValues) - 2, Math.max(high ?? 100, ...levelValues) + 3] },
-      },
+      scales: { x: { time: false, range: widths(element) }, y: { range: range(element) } },
       axes: [{ ...axis, values: (u, all) => all.map((m) => `${m} min`) }, { ...axis, size: 44, values: (u, all) => all.map((c) => `${c}°`) }],
       series: [
         {},
-        { stroke: css('--ink'), width: 2, spanGaps: true, points: { show: false } },
-        { stroke: css('--soft'), width: 0, points: { show: true, size: 6 } },
+        { stroke: css('--ink'), width: 2.5, spanGaps: true, points: { show: false } },
+        { stroke: css('--fail'), width: 0, points: { show: true, size: 6, fill: css('--paper') } },
+        { stroke: css('--ink'), width: 1.5, dash: [3, 4], spanGaps: true, points: { show: false } },
       ],
-      hooks: { draw: [levels(element)] },
+      hooks: { drawClear: [drawBands(element)], draw: [levels(element)] },
     },
     data,
     element,
@@ -55,23 +115,29 @@ function make(element, data) {
 
 /** What a chart has been sent so far: of a pot only what is new comes again. */
 function join(known, curve) {
-  if (!known || curve.from === 0) {
-    return { edition: curve.edition, minutes: curve.minutes, celsius: curve.celsius, wild: curve.wild };
-  }
+  const from = known ? curve.from : 0;
   return {
-    edition: curve.edition,
-    minutes: known.minutes.slice(0, curve.from).concat(curve.minutes),
-    celsius: known.celsius.slice(0, curve.from).concat(curve.celsius),
-    wild: known.wild.filter((i) => i < curve.from).concat(curve.wild),
+    ...curve,
+    minutes: from ? known.minutes.slice(0, from).concat(curve.minutes) : curve.minutes,
+    celsius: from ? known.celsius.slice(0, from).concat(curve.celsius) : curve.celsius,
+    wild: from ? known.wild.filter((i) => i < from).concat(curve.wild) : curve.wild,
   };
 }
 
 const sent = new WeakMap();
 
-/** A line without wild readings, and these alone. */
-function lines({ minutes, celsius, wild }) {
+/** A line without wild readings, these alone, and the way ahead. */
+function lines({ minutes, celsius, wild, aheadMinutes, aheadCelsius }) {
   const marked = new Set(wild);
-  return [minutes, celsius.map((c, i) => (marked.has(i) ? null : c)), celsius.map((c, i) => (marked.has(i) ? c : null))];
+  const later = aheadMinutes.filter((m) => m > minutes[minutes.length - 1]);
+  const ahead = aheadCelsius.slice(aheadCelsius.length - later.length);
+  const none = later.map(() => null);
+  return [
+    minutes.concat(later),
+    celsius.map((c, i) => (marked.has(i) ? null : c)).concat(none),
+    celsius.map((c, i) => (marked.has(i) ? c : null)).concat(none),
+    celsius.map((c, i) => (later.length && i === celsius.length - 1 ? c : null)).concat(ahead),
+  ];
 }
 
 /** Draws or brings up to date every chart on the page. */

@@ -50,6 +50,7 @@ final class BoilWatch {
     private static final double BELOW_KELVIN = 6;
     private static final double LEAST_SPAN = 25 / 60.0;
     private static final double MOST_MINUTES = 240;
+    private static final int PATH_POINTS = 24;
     private static final double[] SHIFTS = {0, Math.sqrt(3) * OFFSET_KELVIN, -Math.sqrt(3) * OFFSET_KELVIN};
     private static final double[] WEIGHTS = {2 / 3.0, 1 / 6.0, 1 / 6.0};
 
@@ -200,6 +201,21 @@ final class BoilWatch {
     /** Heat that the mass takes up, kJ a minute; NaN before it boils. */
     double power() {
         return banks.isEmpty() ? Double.NaN : banks.get(0).power();
+    }
+
+    /** The way to the stop at the heat that it has, from the last reading on; empty before it boils. */
+    List<Point> ahead() {
+        Answer answer = answer();
+        if (answer.minutes() == null) {
+            return List.of();
+        }
+        List<Point> path = new ArrayList<>();
+        for (int i = 0; i <= PATH_POINTS; i++) {
+            double after = answer.minutes().minutes() * i / PATH_POINTS;
+            double now = banks.get(0).heat();
+            path.add(new Point(minute + after, heat.celsiusAt(now + (stopHeat - now) * i / PATH_POINTS)));
+        }
+        return path;
     }
 
     Answer answer() {

@@ -1,5 +1,6 @@
 package org.zeststack.core.sugar;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.zeststack.core.air.Atmosphere;
@@ -149,6 +150,11 @@ public final class CookProgress {
                 watch.used(),
                 known(watch.turnedAt()),
                 known(watch.power() * 1000 / MINUTE_SECONDS));
+    }
+
+    /** The way to the stop at the heat that the pot has now; empty where the readings do not tell. */
+    public List<Point> ahead() {
+        return watch.ahead();
     }
 
     private static OptionalDouble known(double amount) {

@@ -284,6 +284,11 @@ final class HeatBank {
         return come / all;
     }
 
+    /** Heat that the mass has taken up by the best filter, kJ. */
+    double heat() {
+        return best().x[0];
+    }
+
     /** Heat of the best filter, kJ a minute. */
     double power() {
         return best().x[1];

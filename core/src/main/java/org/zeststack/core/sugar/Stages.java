@@ -1,8 +1,13 @@
 package org.zeststack.core.sugar;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.quantity.CsvTable;
+import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.water.Boiling;
+import org.zeststack.core.water.Solution;
 
 /**
  * Names of sugar stages. A stage is only a label: the water left is what counts. Two ways of naming are in use. US
@@ -82,6 +87,40 @@ public final class Stages {
             name = dissolvedSolids >= stage.least ? stage.name : name;
         }
         return name;
+    }
+
+    /**
+     * Stages of a mass as true temperatures where it is cooked: the same water boils lower on a mountain. Those below its first boil and
+     * above what the model covers are left out or cut.
+     *
+     * @return least and greatest are °C there
+     */
+    public static List<Stage> here(Cook cook, Naming naming) {
+        Solution solution = Solution.in(cook.before());
+        double first = Boiling.celsius(solution, cook.before().waterGrams(), cook.pressureKpa());
+        List<Stage> bands = new ArrayList<>();
+        for (Stage stage : naming == Naming.PRINTED ? PRINTED : SOLIDS) {
+            double least = here(cook, solution, naming, stage.least);
+            double greatest = here(cook, solution, naming, stage.greatest);
+            boolean open = Double.isNaN(greatest);
+            if (!Double.isNaN(least) && (open || greatest > first)) {
+                bands.add(new Stage(stage.name, Math.max(first, least), open ? Boiling.GREATEST_CELSIUS : greatest));
+            }
+        }
+        return bands;
+    }
+
+    /** Where a bound of a stage lies here, °C; NaN above what the model covers. */
+    private static double here(Cook cook, Solution solution, Naming naming, double bound) {
+        double dissolved = cook.before().dissolvedGrams();
+        try {
+            double water = naming == Naming.SOLIDS
+                    ? dissolved * (1 - bound) / bound
+                    : Boiling.waterGramsAt(solution, bound, Atmosphere.SEA_LEVEL_KPA);
+            return Boiling.celsius(solution, water, cook.pressureKpa());
+        } catch (Refusal refusal) {
+            return Double.NaN;
+        }
     }
 
     private static double celsius(double fahrenheit) {

@@ -120,4 +120,21 @@ public class CookProgressTest {
         near(state.watts().orElseThrow() / watts, 1, 0.25, "property: two models of one pot, a wandering ring");
         assertTrue(state.heatChangedMinute().isEmpty(), "nobody turned it");
     }
+
+    @Test
+    public void theWayAheadEndsAtTheStopWhenTheMinutesAreOver() {
+        SimulatedPot pot = new SimulatedPot(mass, PRESSURE, SimulatedPot.usualWatts(mass), 2);
+        CookProgress progress = new CookProgress(cook);
+        List<Point> readings = readings(pot, minutesToStop(pot) - 5);
+        readings.forEach(point -> progress.add(point, point.celsius()));
+        List<Point> ahead = progress.ahead();
+        Point last = ahead.get(ahead.size() - 1);
+        near(last.celsius(), cook.stopCelsiusHere(), 0.01, "the stop");
+        double left = progress.state().minutesLeft().orElseThrow().minutes();
+        near(last.minute(), readings.get(readings.size() - 1).minute() + left, 1e-9, "the minutes left");
+        for (int i = 1; i < ahead.size(); i++) {
+            assertTrue(ahead.get(i).celsius() > ahead.get(i - 1).celsius(), "it rises");
+        }
+        assertTrue(new CookProgress(cook).ahead().isEmpty(), "nothing is known before the first reading");
+    }
 }

@@ -148,6 +148,35 @@ public class CookTest {
     }
 
     @Test
+    public void stagesLieLowerOnAMountain() {
+        Cook sea = Cook.to(Masses.checkCaramel(), 118, Atmosphere.SEA_LEVEL_KPA);
+        List<Stages.Stage> atSea = Stages.here(sea, Stages.Naming.PRINTED);
+        near(stage(atSea, "soft ball").least(), (234 - 32) / 1.8, 1e-6, "at sea level as printed");
+        near(stage(atSea, "soft ball").greatest(), (240 - 32) / 1.8, 1e-6, "at sea level as printed");
+        Cook high = Cook.to(Masses.checkCaramel(), 118, Atmosphere.pressureKpa(1600));
+        double lower = stage(atSea, "firm ball").least()
+                - stage(Stages.here(high, Stages.Naming.PRINTED), "firm ball").least();
+        assertTrue(lower > 5.3 && lower < 6.2, "a little more than water's own drop of 5.3 K, by " + lower);
+        List<Stages.Stage> bySolids = Stages.here(sea, Stages.Naming.SOLIDS);
+        for (int i = 1; i < bySolids.size(); i++) {
+            near(bySolids.get(i).least(), bySolids.get(i - 1).greatest(), 1e-9, "no gap");
+        }
+        double at = stage(bySolids, "firm ball").least();
+        near(
+                Cook.to(Masses.checkCaramel(), at, Atmosphere.SEA_LEVEL_KPA)
+                        .after()
+                        .dissolvedSolidsFraction(),
+                0.87,
+                1e-6,
+                "87 %");
+        assertTrue(bySolids.stream().allMatch(s -> s.least() < s.greatest()), bySolids.toString());
+    }
+
+    private static Stages.Stage stage(List<Stages.Stage> of, String name) {
+        return of.stream().filter(s -> s.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    @Test
     public void aHotterStopNeverLeavesMoreWaterAndMassIsConserved() {
         SplittableRandom random = new SplittableRandom(20261123);
         for (int i = 0; i < 60; i++) {

@@ -112,6 +112,15 @@ public interface Bench {
     /** What came in to a series after a sequence number; the work does not grow with what was there before. */
     Fresh readingsAfter(long series, long after);
 
+    /** The same of many series, by series, in one query. */
+    Map<Long, Fresh> readingsAfter(Map<Long, Long> after);
+
+    /** A hand said that the ring under a component was turned. */
+    record RingTurn(String component, Instant at) {}
+
+    /** Turns that stand, of many runs, oldest first, in one query. */
+    Map<Long, List<RingTurn>> ringTurns(List<Long> runs);
+
     /** Every cook that is running, oldest first. */
     List<Series> cooksRunning();
 

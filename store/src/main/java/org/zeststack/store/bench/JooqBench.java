@@ -9,6 +9,7 @@ import static org.zeststack.store.schema.Tables.SERIES;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.run.BenchEntry;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.live.Channel;
 
@@ -304,14 +306,51 @@ class JooqBench implements Bench {
 
     @Override
     public Fresh readingsAfter(long series, long after) {
-        var rows = db.select(READING.KEY, READING.AT, READING.MILLI_DEGREES, READING.CONFIRMED, READING.SEQUENCE)
+        return readingsAfter(Map.of(series, after)).get(series);
+    }
+
+    @Override
+    public Map<Long, Fresh> readingsAfter(Map<Long, Long> after) {
+        Condition fresh = DSL.or(after.entrySet().stream()
+                .map(e -> READING.SERIES.eq(e.getKey()).and(READING.SEQUENCE.gt(e.getValue())))
+                .toList());
+        var rows = db.select(
+                        READING.SERIES,
+                        READING.KEY,
+                        READING.AT,
+                        READING.MILLI_DEGREES,
+                        READING.CONFIRMED,
+                        READING.SEQUENCE)
                 .from(READING)
-                .where(READING.SERIES.eq(series))
-                .and(READING.SEQUENCE.gt(after))
+                .where(fresh)
                 .orderBy(READING.AT, READING.SEQUENCE, READING.KEY)
-                .fetch();
-        long upTo = rows.stream().mapToLong(r -> r.value5()).max().orElse(after);
-        return new Fresh(rows.map(r -> new Reading(r.value1(), r.value2().toInstant(), r.value3(), r.value4())), upTo);
+                .fetchGroups(READING.SERIES);
+        Map<Long, Fresh> all = new HashMap<>();
+        after.forEach((series, before) -> all.put(series, new Fresh(List.of(), before)));
+        rows.forEach((series, of) -> all.put(
+                series,
+                new Fresh(
+                        of.map(r -> new Reading(r.value2(), r.value3().toInstant(), r.value4(), r.value5())),
+                        of.stream().mapToLong(r -> r.value6()).max().orElseThrow())));
+        return all;
+    }
+
+    @Override
+    public Map<Long, List<RingTurn>> ringTurns(List<Long> runs) {
+        var undo = ENTRY.as("undo");
+        return db.select(ENTRY.RUN, ENTRY.BODY, ENTRY.AT)
+                .from(ENTRY)
+                .where(ENTRY.RUN.in(runs))
+                .and(ENTRY.KIND.eq(EntryKind.RING.name()))
+                .andNotExists(
+                        DSL.selectOne().from(undo).where(undo.RUN.eq(ENTRY.RUN)).and(undo.CORRECTS.eq(ENTRY.KEY)))
+                .orderBy(ENTRY.SEQUENCE)
+                .fetchGroups(
+                        ENTRY.RUN,
+                        r -> new RingTurn(
+                                StoredJson.read(r.value2(), EntryBody.RingTurned.class)
+                                        .component(),
+                                r.value3().toInstant()));
     }
 
     @Override

@@ -1,22 +1,28 @@
 package org.zeststack.web.bench;
 
+import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.util.UriComponentsBuilder;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.RunSheet.BenchStep;
+import org.zeststack.core.sugar.Stages;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
@@ -30,17 +36,21 @@ import org.zeststack.web.page.Trouble;
 class BenchController {
 
     private static final int RECENT = 8;
+    private static final String NAMING = "stages";
+    private static final int YEAR_SECONDS = 365 * 24 * 3600;
 
     private final Runs runs;
     private final Bench bench;
     private final SeriesViews views;
     private final LiveHub hub;
+    private final LivePots pots;
 
-    BenchController(Runs runs, Bench bench, SeriesViews views, LiveHub hub) {
+    BenchController(Runs runs, Bench bench, SeriesViews views, LiveHub hub, LivePots pots) {
         this.runs = runs;
         this.bench = bench;
         this.views = views;
         this.hub = hub;
+        this.pots = pots;
     }
 
     @GetMapping("/bench")
@@ -50,24 +60,72 @@ class BenchController {
         return started.size() == 1 ? "redirect:/bench/" + started.get(0).id() : "bench/list";
     }
 
-    @GetMapping("/bench/{id}")
-    String page(@PathVariable long id, @RequestParam(required = false) String step, Model model) {
+    /** Every pot that is on a ring, each a strip. */
+    @GetMapping("/bench/pots")
+    String pots(Model model) {
+        model.addAttribute("pots", pots.running());
+        return "bench/pots";
+    }
+
+    @GetMapping("/bench/pots/strips")
+    String strips(Model model) {
+        model.addAttribute("pots", pots.running());
+        return "bench/pots :: strips";
+    }
+
+    @GetMapping("/bench/events")
+    SseEmitter everyRun() {
+        return hub.openAll();
+    }
+
+    /** How this device names stages. */
+    @PostMapping("/bench/stages")
+    String stages(
+            @RequestParam Stages.Naming naming,
+            @RequestParam long run,
+            @RequestParam String step,
+            HttpServletResponse response) {
+        Cookie cookie = new Cookie(NAMING, naming.name());
+        cookie.setPath("/");
+        cookie.setHttpOnly(true);
+        cookie.setMaxAge(YEAR_SECONDS);
+        response.addCookie(cookie);
+        return "redirect:"
+                + UriComponentsBuilder.fromPath("/bench/{run}")
+                        .queryParam("step", "{step}")
+                        .build(run, step);
+    }
+
+    @GetMapping("/bench/{id:[0-9]+}")
+    String page(
+            @PathVariable long id,
+            @RequestParam(required = false) String step,
+            @CookieValue(name = NAMING, required = false) String naming,
+            Model model) {
         Run run = started(id);
         if (run.status() == Run.Status.CLOSED) {
             return "redirect:/ledger/" + id;
         }
-        fill(run, step, model);
+        fill(run, step, naming(naming), model);
         return "bench/bench";
     }
 
     /** The parts of the page that change, drawn again. */
     @GetMapping("/bench/{id}/panel")
-    String panel(@PathVariable long id, @RequestParam(required = false) String step, Model model) {
-        fill(started(id), step, model);
+    String panel(
+            @PathVariable long id,
+            @RequestParam(required = false) String step,
+            @CookieValue(name = NAMING, required = false) String naming,
+            Model model) {
+        fill(started(id), step, naming(naming), model);
         return "bench/panel";
     }
 
-    private void fill(Run run, String step, Model model) {
+    private static Stages.Naming naming(String cookie) {
+        return Stages.Naming.SOLIDS.name().equals(cookie) ? Stages.Naming.SOLIDS : Stages.Naming.PRINTED;
+    }
+
+    private void fill(Run run, String step, Stages.Naming naming, Model model) {
         RunSheet sheet = run.sheet().orElseThrow();
         BenchState state = BenchState.of(sheet, bench.entries(run.id()));
         Optional<BenchStep> chosen =
@@ -87,8 +145,23 @@ class BenchController {
                     "strip",
                     layer.map(l -> WeighInStrip.of(state.weighIns(l.key()), l.window()))
                             .orElse(null));
-            model.addAttribute("series", newest(run, sheet, state, s).orElse(null));
+            Optional<SeriesView> series = newest(run, sheet, state, s);
+            model.addAttribute("series", series.orElse(null));
+            model.addAttribute("desk", desk(sheet, state, s, series, naming).orElse(null));
         });
+    }
+
+    /** What the page of a pot shows; empty for any other step, and where nothing is measured. */
+    private Optional<CookDesk> desk(
+            RunSheet sheet, BenchState state, BenchStep step, Optional<SeriesView> series, Stages.Naming naming) {
+        if (step.kind() != RunSheet.StepKind.COOK || !sheet.measured()) {
+            return Optional.empty();
+        }
+        List<PotStrip> others = pots.running().stream()
+                .filter(p -> series.map(s -> s.series().id() != p.series().id()).orElse(true))
+                .toList();
+        return sheet.formula(step.component())
+                .map(batch -> CookDesk.of(sheet, batch, state, series.flatMap(SeriesView::cook), naming, others));
     }
 
     /** The newest entries, newest first. */
@@ -117,8 +190,17 @@ class BenchController {
      * @param minutes of the pot's own time
      * @param celsius what the thermometer showed
      * @param wild numbers of those that are left out of the fit
+     * @param aheadMinutes the way to the stop at the heat that the pot has, empty for a bowl
+     * @param aheadCelsius what the thermometer would show on it
      */
-    record Curve(int edition, int from, List<Double> minutes, List<Double> celsius, List<Integer> wild) {}
+    record Curve(
+            int edition,
+            int from,
+            List<Double> minutes,
+            List<Double> celsius,
+            List<Integer> wild,
+            List<Double> aheadMinutes,
+            List<Double> aheadCelsius) {}
 
     /** The curve of a series, of a pot only what a page has not drawn yet. */
     @GetMapping("/bench/{id}/curve/{series}")
@@ -135,6 +217,7 @@ class BenchController {
         if (pot.isPresent()) {
             FollowedPot.Piece piece = pot.get().curve(edition, from);
             List<FollowedPot.Seen> points = piece.points();
+            List<FollowedPot.Seen> ahead = pot.get().ahead();
             return new Curve(
                     piece.edition(),
                     piece.from(),
@@ -143,7 +226,9 @@ class BenchController {
                     IntStream.range(0, points.size())
                             .filter(i -> points.get(i).wild())
                             .mapToObj(i -> piece.from() + i)
-                            .toList());
+                            .toList(),
+                    ahead.stream().map(FollowedPot.Seen::minute).toList(),
+                    ahead.stream().map(FollowedPot.Seen::celsius).toList());
         }
         List<Bench.Reading> readings = bench.readingsAfter(series, 0).readings();
         return new Curve(
@@ -151,6 +236,8 @@ class BenchController {
                 0,
                 readings.stream().map(r -> of.ownSeconds(r.at()) / 60).toList(),
                 readings.stream().map(Bench.Reading::celsius).toList(),
+                List.of(),
+                List.of(),
                 List.of());
     }
 

@@ -17,6 +17,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.Range;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.Plausibility;
@@ -34,6 +36,7 @@ import org.zeststack.web.security.SignedIn;
 class BenchDoor {
 
     private static final double SIMULATED_SCALE = 20;
+    private static final Range SPEED = new Range(1, 60, "times");
 
     private final Runs runs;
     private final Bench bench;
@@ -129,8 +132,13 @@ class BenchDoor {
         return text == null ? "" : text.substring(0, Math.min(80, text.length()));
     }
 
-    /** A series to start. */
-    record NewSeries(UUID key, String component, Bench.SeriesKind kind, SimulatedDevices.Device simulation) {}
+    /**
+     * A series to start.
+     *
+     * @param speed how many times as fast a simulated device goes; null for the usual one
+     */
+    record NewSeries(
+            UUID key, String component, Bench.SeriesKind kind, SimulatedDevices.Device simulation, Double speed) {}
 
     @PostMapping("/bench/{id}/series")
     ResponseEntity<Map<String, Long>> startSeries(@PathVariable long id, @RequestBody NewSeries sent) {
@@ -138,13 +146,17 @@ class BenchDoor {
             throw new ResponseStatusException(HttpStatus.BAD_REQUEST, "A series needs a key and a kind.");
         }
         boolean simulated = sent.simulation() != null;
+        double speed = sent.speed() == null ? SIMULATED_SCALE : sent.speed();
+        if (!SPEED.holds(speed)) {
+            throw new ResponseStatusException(HttpStatus.BAD_REQUEST, "A simulated device goes 1 to 60 times as fast.");
+        }
         return bench.startSeries(
                         id,
                         word(sent.component()),
                         sent.key(),
                         sent.kind(),
                         simulated ? sent.simulation().name() : "",
-                        simulated ? SIMULATED_SCALE : 1,
+                        simulated ? speed : 1,
                         clock.instant())
                 .map(series -> ResponseEntity.status(HttpStatus.CREATED).body(Map.of("series", series.id())))
                 .orElseThrow(() -> Trouble.missing("This component"));
@@ -190,6 +202,25 @@ class BenchDoor {
         int added = bench.addReadings(series, readings);
         return added < 0
                 ? Answer.of(HttpStatus.GONE, "refused", "This series has ended or was never started.")
+                : Answer.of(HttpStatus.CREATED, "accepted", added + " new");
+    }
+
+    /** Lines of a logger. */
+    record SentLog(String text) {}
+
+    @PostMapping("/bench/series/{series}/logger")
+    ResponseEntity<Answer> logger(@PathVariable long series, @RequestBody SentLog sent) {
+        Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
+        Faults faults = new Faults();
+        List<Bench.Reading> readings =
+                LoggerLines.read(sent.text() == null ? "" : sent.text(), of.startedAt(), clock.instant(), faults);
+        if (!faults.isEmpty()) {
+            return ResponseEntity.unprocessableContent()
+                    .body(new Answer("faulty", "Nothing was taken in.", faults.list()));
+        }
+        int added = bench.addReadings(series, readings);
+        return added < 0
+                ? Answer.of(HttpStatus.GONE, "refused", "This series has ended.")
                 : Answer.of(HttpStatus.CREATED, "accepted", added + " new");
     }
 

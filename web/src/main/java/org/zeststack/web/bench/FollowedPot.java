@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.workshop.Thermometer;
@@ -24,6 +25,8 @@ final class FollowedPot {
      */
     record Seen(double minute, double celsius, boolean wild) {}
 
+    private final Bench.Series series;
+    private final RunSheet sheet;
     private final Cook cook;
     private final Thermometer thermometer;
     private final List<Seen> curve = new ArrayList<>();
@@ -34,38 +37,67 @@ final class FollowedPot {
     private long upTo;
     private Instant last = Instant.MIN;
 
-    FollowedPot(Cook cook, Thermometer thermometer) {
-        this.cook = cook;
-        this.thermometer = thermometer;
+    FollowedPot(Bench.Series series, RunSheet sheet, RunSheet.FormulaBatch batch) {
+        this.series = series;
+        this.sheet = sheet;
+        cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
+        thermometer = sheet.thermometer();
         progress = new CookProgress(cook);
+    }
+
+    Bench.Series series() {
+        return series;
+    }
+
+    /** The sheet of its run, which never changes once the run is on the bench. */
+    RunSheet sheet() {
+        return sheet;
+    }
+
+    /** The greatest sequence number of what was read. */
+    synchronized long upTo() {
+        return upTo;
     }
 
     Cook cook() {
         return cook;
     }
 
-    /** Brings it up to date. */
-    synchronized void follow(Bench bench, Bench.Series series, List<Instant> ringTurned) {
-        Bench.Fresh fresh = bench.readingsAfter(series.id(), upTo);
-        boolean late = fresh.readings().stream().anyMatch(r -> r.at().isBefore(last));
-        boolean more = ringTurned.size() >= turned.size()
-                && ringTurned.subList(0, turned.size()).equals(turned);
-        boolean before = ringTurned.stream().skip(turned.size()).anyMatch(at -> at.isBefore(last));
-        if (upTo > 0 && (late || !more || before)) {
+    /**
+     * Brings it up to date.
+     *
+     * @param fresh what came in after {@code since}
+     * @param since where it was read up to when that was asked for
+     */
+    synchronized void follow(Bench bench, Bench.Fresh fresh, long since, List<Instant> ringTurned) {
+        if (since != upTo) {
+            return;
+        }
+        Bench.Fresh next = fresh;
+        if (upTo > 0 && !goesOn(fresh, ringTurned)) {
             progress = new CookProgress(cook);
             curve.clear();
             turnsTaken = 0;
             edition++;
-            fresh = bench.readingsAfter(series.id(), 0);
+            next = bench.readingsAfter(series.id(), 0);
         }
         turned = ringTurned;
-        upTo = fresh.upTo();
-        fresh.readings().forEach(reading -> take(series, reading));
-        turnedBy(series, Instant.MAX);
+        upTo = next.upTo();
+        next.readings().forEach(this::take);
+        turnedBy(Instant.MAX);
     }
 
-    private void take(Bench.Series series, Bench.Reading reading) {
-        turnedBy(series, reading.at());
+    /** Whether what is new comes after all that was read. */
+    private boolean goesOn(Bench.Fresh fresh, List<Instant> ringTurned) {
+        boolean more = ringTurned.size() >= turned.size()
+                && ringTurned.subList(0, turned.size()).equals(turned);
+        return more
+                && ringTurned.stream().skip(turned.size()).noneMatch(at -> at.isBefore(last))
+                && fresh.readings().stream().noneMatch(r -> r.at().isBefore(last));
+    }
+
+    private void take(Bench.Reading reading) {
+        turnedBy(reading.at());
         last = reading.at().isAfter(last) ? reading.at() : last;
         double minute = series.ownSeconds(reading.at()) / 60;
         CookProgress.Point point = new CookProgress.Point(minute, thermometer.trueCelsius(reading.celsius()));
@@ -74,11 +106,18 @@ final class FollowedPot {
     }
 
     /** Tells the fit of turns up to a moment. */
-    private void turnedBy(Bench.Series series, Instant at) {
+    private void turnedBy(Instant at) {
         while (turnsTaken < turned.size() && !turned.get(turnsTaken).isAfter(at)) {
             progress.turned(series.ownSeconds(turned.get(turnsTaken)) / 60);
             turnsTaken++;
         }
+    }
+
+    /** The way to the stop, as the thermometer would show it. */
+    synchronized List<Seen> ahead() {
+        return progress.ahead().stream()
+                .map(p -> new Seen(p.minute(), thermometer.readingAt(p.celsius()), false))
+                .toList();
     }
 
     synchronized int readings() {

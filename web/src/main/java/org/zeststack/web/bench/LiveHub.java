@@ -6,6 +6,8 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -28,6 +30,8 @@ class LiveHub implements DisposableBean {
     private final Bench bench;
     private final LiveFeed feed;
     private final Map<Long, Set<Client>> clients = new ConcurrentHashMap<>();
+    /** Pages that follow every run. */
+    private final Set<Client> watchers = ConcurrentHashMap.newKeySet();
     /** A few, so that one tablet that does not read its stream holds nobody else up. */
     private final ExecutorService sender = Executors.newFixedThreadPool(SENDERS, work -> {
         Thread thread = new Thread(work, "live-pages");
@@ -46,6 +50,7 @@ class LiveHub implements DisposableBean {
 
     private static final class Client {
         private final SseEmitter emitter = new SseEmitter(0L);
+        private final AtomicBoolean told = new AtomicBoolean();
         private long seen;
 
         private Client(long seen) {
@@ -66,11 +71,37 @@ class LiveHub implements DisposableBean {
         return client.emitter;
     }
 
+    /** A stream that tells that something happened in any run. */
+    SseEmitter openAll() {
+        Client client = new Client(0);
+        Runnable gone = () -> watchers.remove(client);
+        client.emitter.onCompletion(gone);
+        client.emitter.onTimeout(gone);
+        client.emitter.onError(e -> gone.run());
+        watchers.add(client);
+        return client.emitter;
+    }
+
     private void changed(long run) {
+        watchers.forEach(this::tell);
         if (run == LiveFeed.EVERY_RUN) {
-            clients.keySet().forEach(this::changed);
+            clients.keySet().forEach(this::catchUp);
             return;
         }
+        catchUp(run);
+    }
+
+    /** One telling on its way is enough, however much happens meanwhile. */
+    private void tell(Client client) {
+        if (client.told.compareAndSet(false, true)) {
+            sender.execute(() -> {
+                client.told.set(false);
+                send(client, SseEmitter.event().name("change").data(""));
+            });
+        }
+    }
+
+    private void catchUp(long run) {
         clients.getOrDefault(run, Set.of()).forEach(client -> sender.execute(() -> catchUp(run, client)));
     }
 
@@ -90,9 +121,13 @@ class LiveHub implements DisposableBean {
 
     @Scheduled(fixedDelay = BEAT_MILLIS)
     void beat() {
-        clients.values()
-                .forEach(set -> set.forEach(client ->
-                        sender.execute(() -> send(client, SseEmitter.event().comment("")))));
+        everyone()
+                .forEach(client ->
+                        sender.execute(() -> send(client, SseEmitter.event().comment(""))));
+    }
+
+    private Stream<Client> everyone() {
+        return Stream.concat(watchers.stream(), clients.values().stream().flatMap(Set::stream));
     }
 
     private static void send(Client client, SseEmitter.SseEventBuilder event) {
@@ -106,7 +141,7 @@ class LiveHub implements DisposableBean {
     @Override
     public void destroy() {
         feed.close();
-        clients.values().forEach(set -> set.forEach(client -> client.emitter.complete()));
+        everyone().forEach(client -> client.emitter.complete());
         sender.shutdownNow();
     }
 }

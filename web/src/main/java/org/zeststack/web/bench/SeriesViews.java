@@ -1,13 +1,16 @@
 package org.zeststack.web.bench;
 
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.function.LongFunction;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.temper.TemperWatch;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
@@ -21,9 +24,9 @@ public class SeriesViews {
 
     private final Bench bench;
 
-    private final Map<Long, FollowedPot> pots = new LinkedHashMap<>(16, 0.75f, true) {
+    private final Map<UUID, FollowedPot> pots = new LinkedHashMap<>(16, 0.75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Long, FollowedPot> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<UUID, FollowedPot> eldest) {
             return size() > MOST_POTS;
         }
     };
@@ -74,18 +77,45 @@ public class SeriesViews {
 
     /** The pot of a series, up to date; empty for a bowl. */
     Optional<FollowedPot> pot(RunSheet sheet, BenchState state, Bench.Series series) {
-        Optional<FollowedPot> pot = sheet.formula(series.component())
-                .filter(RunSheet.FormulaBatch::cooked)
-                .map(batch -> pot(series.id(), sheet, batch));
-        pot.ifPresent(p -> p.follow(bench, series, state.ringTurned(series.component())));
+        Optional<FollowedPot> pot = known(series, run -> sheet);
+        pot.ifPresent(p -> {
+            long since = p.upTo();
+            p.follow(bench, bench.readingsAfter(series.id(), since), since, state.ringTurned(series.component()));
+        });
         return pot;
     }
 
-    private synchronized FollowedPot pot(long series, RunSheet sheet, RunSheet.FormulaBatch batch) {
-        return pots.computeIfAbsent(
-                series,
-                s -> new FollowedPot(
-                        Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa()), sheet.thermometer()));
+    /** The pots of many series, up to date, their readings in one query. */
+    List<FollowedPot> followAll(
+            List<Bench.Series> series, Map<Long, List<Bench.RingTurn>> turns, LongFunction<RunSheet> sheets) {
+        List<FollowedPot> all = series.stream()
+                .map(s -> known(s, sheets))
+                .flatMap(Optional::stream)
+                .toList();
+        Map<Long, Long> since =
+                all.stream().collect(Collectors.toMap(p -> p.series().id(), FollowedPot::upTo));
+        Map<Long, Bench.Fresh> fresh = since.isEmpty() ? Map.of() : bench.readingsAfter(since);
+        for (FollowedPot pot : all) {
+            long id = pot.series().id();
+            List<Instant> turned = turns.getOrDefault(pot.series().run(), List.of()).stream()
+                    .filter(t -> t.component().equals(pot.series().component()))
+                    .map(Bench.RingTurn::at)
+                    .toList();
+            pot.follow(bench, fresh.get(id), since.get(id), turned);
+        }
+        return all;
+    }
+
+    private synchronized Optional<FollowedPot> known(Bench.Series series, LongFunction<RunSheet> sheets) {
+        FollowedPot pot = pots.get(series.key());
+        if (pot == null) {
+            RunSheet sheet = sheets.apply(series.run());
+            Optional<RunSheet.FormulaBatch> batch =
+                    sheet.formula(series.component()).filter(RunSheet.FormulaBatch::cooked);
+            batch.ifPresent(b -> pots.put(series.key(), new FollowedPot(series, sheet, b)));
+            pot = batch.isPresent() ? pots.get(series.key()) : null;
+        }
+        return Optional.ofNullable(pot);
     }
 
     private static List<TemperWatch.Reading> temperatures(Thermometer thermometer, List<Bench.Reading> readings) {

@@ -31,9 +31,28 @@ class SimulatedDevices {
     /** Devices by the name kept with the series. */
     enum Device {
         POT,
+        /** The ring is turned down six kelvins before the stop. */
+        POT_TURNED,
+        /** Steam hits the probe, and it touches the bottom. */
+        POT_SPIKES,
+        POT_DROPS,
+        /** The probe shows more than the run's thermometer is known for. */
+        POT_LIES,
         BOWL,
-        WARM_BOWL
+        WARM_BOWL;
+
+        private SimulatedPot.Probe probe() {
+            return switch (this) {
+                case POT_SPIKES -> new SimulatedPot.Probe(6, 0, 0.15, 0.06, 0);
+                case POT_DROPS -> new SimulatedPot.Probe(6, 0, 0.15, 0, 0.4);
+                case POT_LIES -> new SimulatedPot.Probe(6, 2, 0.15, 0, 0);
+                default -> SimulatedPot.Probe.GOOD;
+            };
+        }
     }
+
+    private static final double TURNED_BEFORE_KELVIN = 6;
+    private static final double TURNED_TO = 0.5;
 
     /** What a device shows at a second of its own time; nothing where a reading drops out. */
     private interface Source {
@@ -90,8 +109,7 @@ class SimulatedDevices {
         RunSheet sheet = runs.find(series.run()).flatMap(r -> r.sheet()).orElseThrow();
         Optional<RunSheet.FormulaBatch> batch = sheet.formula(series.component());
         if (batch.isPresent()) {
-            Composition mass = batch.get().pot();
-            SimulatedPot pot = new SimulatedPot(mass, sheet.pressureKpa(), SimulatedPot.usualWatts(mass), series.id());
+            SimulatedPot pot = pot(sheet, batch.get(), Device.valueOf(series.simulation()), series.id());
             return seconds -> shown(sheet, pot.readingAt(seconds));
         }
         TemperWindow window = TemperWindow.of(
@@ -109,5 +127,19 @@ class SimulatedDevices {
         return celsius.isEmpty()
                 ? celsius
                 : OptionalDouble.of(sheet.thermometer().readingAt(celsius.getAsDouble()));
+    }
+
+    private static SimulatedPot pot(RunSheet sheet, RunSheet.FormulaBatch batch, Device device, long seed) {
+        Composition mass = batch.pot();
+        SimulatedPot.Ring ring = SimulatedPot.Ring.usual(mass, sheet.pressureKpa());
+        SimulatedPot steady = new SimulatedPot(mass, ring, device.probe(), List.of(), seed);
+        if (device != Device.POT_TURNED) {
+            return steady;
+        }
+        double second = 0;
+        while (second < LONGEST_SECONDS && steady.celsiusAt(second) < batch.stopCelsiusHere() - TURNED_BEFORE_KELVIN) {
+            second++;
+        }
+        return new SimulatedPot(mass, ring, device.probe(), List.of(new SimulatedPot.Turned(second, TURNED_TO)), seed);
     }
 }

@@ -1,0 +1,86 @@
+package org.zeststack.web.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.sugar.CookProgress;
+import org.zeststack.core.sugar.Remedies;
+import org.zeststack.core.sugar.Stages;
+import org.zeststack.core.sugar.WeighedPot;
+import org.zeststack.core.water.Boiling;
+import org.zeststack.core.water.Solution;
+import org.zeststack.core.workshop.Thermometer;
+
+/**
+ * What a pot's page shows beyond its readings.
+ *
+ * @param cook as planned
+ * @param correctionKelvin what the thermometer shows above the truth at the stop
+ * @param stretched whether that lies beyond the two points it was checked at
+ * @param surfaceOnly whether the thermometer is an infrared one
+ * @param weighed what the scale said last; empty where the pot was not weighed
+ * @param modelWaterGrams water by the readings when it was looked at; empty before the first one
+ * @param remedies for a mass that did not come out
+ * @param naming of stages, as this device has chosen
+ * @param others pots that are on the rings beside this one
+ */
+public record CookDesk(
+        Cook cook,
+        double correctionKelvin,
+        boolean stretched,
+        boolean surfaceOnly,
+        Optional<WeighedPot> weighed,
+        Optional<Double> modelWaterGrams,
+        List<Remedies.Remedy> remedies,
+        Stages.Naming naming,
+        List<PotStrip> others) {
+
+    static CookDesk of(
+            RunSheet sheet,
+            RunSheet.FormulaBatch batch,
+            BenchState state,
+            Optional<CookProgress.State> pot,
+            Stages.Naming naming,
+            List<PotStrip> others) {
+        Cook cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
+        Thermometer thermometer = sheet.thermometer();
+        double here = cook.stopCelsiusHere();
+        return new CookDesk(
+                cook,
+                thermometer.offsetKelvin(here),
+                thermometer.stretched(here),
+                thermometer.kind() == Thermometer.Kind.INFRARED,
+                state.potWeighed(batch.key())
+                        .map(EntryBody.PotWeighed::massGrams)
+                        .map(g -> WeighedPot.of(cook, g)),
+                pot.map(CookProgress.State::waterGrams),
+                Remedies.of(cook, pot.map(CookProgress.State::seaLevelCelsius).orElse(cook.stopCelsius())),
+                naming,
+                others);
+    }
+
+    /** Where the mass first boils here, °C. */
+    public double boilsHere() {
+        return Boiling.celsius(Solution.in(cook.before()), cook.before().waterGrams(), cook.pressureKpa());
+    }
+
+    /** Stages as bands of what the thermometer shows, for the curve: name, from, to, one after the other. */
+    public String bands(Thermometer thermometer) {
+        return Stages.here(cook, naming).stream()
+                .map(stage -> "%s;%s;%s"
+                        .formatted(
+                                stage.name(),
+                                Numbers.plain(thermometer.readingAt(stage.least())),
+                                Numbers.plain(thermometer.readingAt(stage.greatest()))))
+                .collect(Collectors.joining("|"));
+    }
+
+    public boolean bySolids() {
+        return naming == Stages.Naming.SOLIDS;
+    }
+}

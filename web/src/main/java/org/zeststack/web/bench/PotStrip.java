@@ -1,0 +1,28 @@
+package org.zeststack.web.bench;
+
+import java.util.Optional;
+import org.zeststack.core.sugar.CookProgress;
+import org.zeststack.store.bench.Bench;
+
+/**
+ * One of the pots that are on the rings now.
+ *
+ * @param bar of the run it belongs to
+ * @param name of what is in it
+ * @param step that cooks it
+ * @param stopReading what the thermometer shows at the stop, °C
+ * @param reading what it showed last
+ */
+public record PotStrip(
+        Bench.Series series,
+        String bar,
+        String name,
+        String step,
+        double stopReading,
+        Optional<Double> reading,
+        Optional<CookProgress.State> state) {
+
+    public boolean past() {
+        return state.filter(s -> s.distanceKelvin() <= 0).isPresent();
+    }
+}
