@@ -131,12 +131,13 @@ function lines({ minutes, celsius, wild, aheadMinutes, aheadCelsius }) {
   const marked = new Set(wild);
   const later = aheadMinutes.filter((m) => m > minutes[minutes.length - 1]);
   const ahead = aheadCelsius.slice(aheadCelsius.length - later.length);
+  const start = aheadCelsius[aheadCelsius.length - later.length - 1] ?? null;
   const none = later.map(() => null);
   return [
     minutes.concat(later),
     celsius.map((c, i) => (marked.has(i) ? null : c)).concat(none),
     celsius.map((c, i) => (marked.has(i) ? c : null)).concat(none),
-    celsius.map((c, i) => (later.length && i === celsius.length - 1 ? c : null)).concat(ahead),
+    celsius.map((c, i) => (i === celsius.length - 1 ? start : null)).concat(ahead),
   ];
 }
 

@@ -1,0 +1,268 @@
+package org.zeststack.web.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Page;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.simulate.SimulatedPot.Probe;
+import org.zeststack.core.simulate.SimulatedPot.Turned;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Runs;
+import org.zeststack.web.TestApp;
+
+/** A pot of caramel as the bench sees it; it is cooked by a pot that shares no physics with what judges it. */
+public class CookPageTest {
+
+    private static final long RUN = 4;
+    private static final String COMPONENT = "formula-1-v2";
+    private static final String COOK = "/bench/4?step=cook:formula-1-v2";
+    private static final Pattern NUMBER = Pattern.compile("[0-9]+\\.[0-9]");
+    private static final Pattern INTERVAL = Pattern.compile("[0-9.]+–[0-9.]+");
+
+    private TestApp app;
+    private Bench bench;
+    private RunSheet sheet;
+    private RunSheet.FormulaBatch batch;
+    private final List<String> errors = new ArrayList<>();
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+        bench = app.bean(Bench.class);
+        sheet = app.bean(Runs.class).find(RUN).orElseThrow().sheet().orElseThrow();
+        batch = sheet.formula(COMPONENT).orElseThrow();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    @AfterMethod
+    public void noErrors() {
+        assertEquals(errors, List.of(), "errors in the console");
+        errors.clear();
+    }
+
+    private Page hand(String who) {
+        Page page = app.signedIn(who);
+        page.onPageError(errors::add);
+        return page;
+    }
+
+    private SimulatedPot pot(Probe probe, SimulatedPot.Deed... deeds) {
+        SimulatedPot.Ring ring = SimulatedPot.Ring.usual(batch.pot(), sheet.pressureKpa());
+        return new SimulatedPot(batch.pot(), ring, probe, List.of(deeds), 5);
+    }
+
+    private double reaches(SimulatedPot pot, double celsius) {
+        double second = 0;
+        while (pot.celsiusAt(second) < celsius) {
+            second++;
+        }
+        return second;
+    }
+
+    /** Starts a cook so long ago that all of the pot's readings up to a second lie behind. */
+    private Bench.Series cooked(SimulatedPot pot, double seconds) {
+        Instant started = Instant.now().minusSeconds((long) seconds);
+        Bench.Series series = bench.startSeries(
+                        RUN, COMPONENT, UUID.randomUUID(), Bench.SeriesKind.COOK, "", 1, started)
+                .orElseThrow();
+        List<Bench.Reading> readings = new ArrayList<>();
+        for (int second = 0; second <= seconds; second += 5) {
+            double celsius = pot.readingAt(second).getAsDouble();
+            double shown = Math.round(10 * sheet.thermometer().readingAt(celsius)) / 10.0;
+            readings.add(new Bench.Reading(
+                    UUID.randomUUID(), started.plusSeconds(second), (int) Math.round(1000 * shown), false));
+        }
+        bench.addReadings(series.id(), readings);
+        return series;
+    }
+
+    private double minutes(Page page) {
+        return Double.parseDouble(page.textContent("[data-out=minutes]"));
+    }
+
+    @Test
+    public void saysTemperatureMinutesAndWhatThePotWouldWeigh() {
+        SimulatedPot pot = pot(Probe.GOOD);
+        double stop = reaches(pot, batch.stopCelsiusHere());
+        cooked(pot, stop - 240);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        assertThat(page.locator("[data-out=minutes]")).hasText(NUMBER);
+        assertEquals(minutes(page), 4, 1, "four minutes before the stop");
+        assertThat(page.locator("[data-out=interval]")).hasText(INTERVAL);
+        double huge = size(page, "[data-out=reading]");
+        assertTrue(huge >= 120, "to be read from three metres, px " + huge);
+        assertTrue(size(page, "[data-out=minutes]") > 0.7 * huge, "minutes nearly as large");
+        assertThat(page.locator("[data-out=mass]")).containsText("g");
+        assertThat(page.locator("[data-out=watts]")).containsText("kW");
+    }
+
+    private static double size(Page page, String selector) {
+        return ((Number) page.evalOnSelector(selector, "e => parseFloat(getComputedStyle(e).fontSize)")).doubleValue();
+    }
+
+    @Test
+    public void aTurnedRingIsFoundAndAHandMaySayItFirst() {
+        SimulatedPot steady = pot(Probe.GOOD);
+        double turned = reaches(steady, batch.stopCelsiusHere() - 6);
+        cooked(pot(Probe.GOOD, new Turned(turned, 0.5)), turned + 70);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        assertThat(page.locator("[data-out=watts]")).containsText("turned at");
+        cooked(steady, turned);
+        page.navigate(COOK);
+        assertThat(page.locator("[data-out=interval]")).hasText(INTERVAL);
+        double before = width(page);
+        page.click("text=I turned the ring");
+        assertThat(page.locator(".log")).containsText("Ring turned");
+        page.waitForCondition(() -> width(page) > 1.4 * before);
+        page.click(".log li:has-text('Ring turned') button");
+        page.waitForCondition(() -> width(page) < 1.2 * before);
+    }
+
+    private static double width(Page page) {
+        String[] ends = page.textContent("[data-out=interval]").split("–");
+        return Double.parseDouble(ends[1]) - Double.parseDouble(ends[0]);
+    }
+
+    @Test
+    public void pastTheStopItSaysOffAndWhatToPourBack() {
+        SimulatedPot pot = pot(Probe.GOOD);
+        cooked(pot, reaches(pot, batch.stopCelsiusHere() + 3));
+        Page page = hand("teo");
+        page.navigate(COOK);
+        assertThat(page.locator("[data-out=off]")).hasText("Take it off the heat now.");
+        assertThat(page.locator("[data-out=reason]")).hasText("past the stop");
+        assertThat(page.locator("[data-live=remedies]")).containsText("Pour in");
+        assertThat(page.locator("[data-live=remedies]")).containsText("children out of the room");
+    }
+
+    @Test
+    public void anOutlierIsMarkedAndIsNotWhereThePotIs() {
+        SimulatedPot pot = pot(Probe.GOOD);
+        double stop = reaches(pot, batch.stopCelsiusHere());
+        Bench.Series series = cooked(pot, stop - 200);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        String mass = page.textContent("[data-out=mass]");
+        bench.addReadings(series.id(), List.of(new Bench.Reading(UUID.randomUUID(), Instant.now(), 140_000, false)));
+        assertThat(page.locator("[data-out=reading]")).hasText("140.0");
+        assertThat(page.locator("[data-out=mass]")).hasText(mass);
+        assertThat(page.locator("[data-out=off]")).hasCount(0);
+        String curve =
+                page.request().get(app.url() + "/bench/4/curve/" + series.id()).text();
+        assertFalse(curve.contains("\"wild\":[]"), "it is marked, not deleted");
+    }
+
+    @Test
+    public void twoDevicesSeeOneSimulatedCookAndEachItsStrip() {
+        Page hand = hand("teo");
+        hand.navigate(COOK);
+        if (hand.locator("[data-end]").count() > 0) {
+            hand.click("[data-end]");
+        }
+        hand.selectOption("[data-speed-choice]", "60");
+        hand.click("text=Use the simulated thermometer");
+        Page other = hand("ilse");
+        other.navigate(COOK);
+        Page all = hand("runa");
+        all.navigate("/bench/pots");
+        assertThat(all.locator(".pots li")).hasCount(1);
+        assertThat(hand.locator("[data-out=reading]")).hasText(NUMBER);
+        other.waitForCondition(() -> Double.parseDouble(other.textContent("[data-out=reading]")) > 60);
+        all.waitForCondition(() -> Double.parseDouble(all.textContent(".pots [data-out=reading]")) > 60);
+        hand.click("[data-end]");
+        assertThat(all.locator(".pots li")).hasCount(0);
+    }
+
+    @Test
+    public void readingsTypedWithoutANetworkArriveAndMayBeInFahrenheit() {
+        Bench.Series series = cooked(pot(Probe.GOOD), 60);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        page.context().setOffline(true);
+        page.fill("#celsius", "242 F");
+        page.click("text=Write it down");
+        assertThat(page.locator("[data-waiting]")).containsText("1 written down");
+        page.context().setOffline(false);
+        assertThat(page.locator("[data-waiting]")).isHidden();
+        assertThat(page.locator("[data-out=reading]")).hasText("116.7");
+        int before = bench.readingsAfter(series.id(), 0).readings().size();
+        page.fill("#celsius", "2420 F");
+        page.click("text=Write it down");
+        assertThat(page.locator("[data-fault=celsius]")).containsText("-10 to 200");
+        assertThat(page.locator("#celsius")).hasValue("2420 F");
+        assertEquals(bench.readingsAfter(series.id(), 0).readings().size(), before);
+        errors.clear();
+    }
+
+    @Test
+    public void theScaleIsASecondThermometer() {
+        cooked(pot(Probe.GOOD), 300);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        double dry = batch.pot().totalGrams() - batch.pot().waterGrams();
+        page.fill("#potGrossGrams", String.valueOf(Math.round(dry + 1400 + 300)));
+        page.fill("#potTareGrams", "1400");
+        page.click("text=Weigh the pot");
+        assertThat(page.locator("[data-out=scale]")).containsText("300 g water");
+        page.fill("#potGrossGrams", "1000");
+        page.click("text=Weigh the pot");
+        assertThat(page.locator("[data-fault=potGrossGrams]")).containsText("above the tare");
+        page.fill("#potGrossGrams", String.valueOf(Math.round(dry + 1400 - 200)));
+        page.click("text=Weigh the pot");
+        assertThat(page.locator("[data-out=scale]")).containsText("look at the tare");
+    }
+
+    @Test
+    public void aLoggersLinesAreTakenInOnce() {
+        Bench.Series series = cooked(pot(Probe.GOOD), 30);
+        int before = bench.readingsAfter(series.id(), 0).readings().size();
+        Page page = hand("teo");
+        page.navigate(COOK);
+        page.click("text=Readings of a logger");
+        page.fill("#logger", "seconds,celsius\n11,25.5\n12,no");
+        page.click("text=Take them in");
+        assertThat(page.locator("[data-fault=text]").first()).containsText("Line 3, “12,no”");
+        page.fill("#logger", "seconds;celsius\n11;25,5\n12;78 F");
+        page.click("text=Take them in");
+        assertThat(page.locator("[data-logger] [data-fault=text]")).hasText("2 new");
+        page.fill("#logger", "11,25.5\n12,78 F");
+        page.click("text=Take them in");
+        assertThat(page.locator("[data-logger] [data-fault=text]")).hasText("0 new");
+        assertEquals(bench.readingsAfter(series.id(), 0).readings().size(), before + 2);
+        errors.clear();
+    }
+
+    @Test
+    public void stagesAreNamedAsTheDeviceChooses() {
+        SimulatedPot pot = pot(Probe.GOOD);
+        cooked(pot, reaches(pot, batch.stopCelsiusHere() - 1));
+        Page page = hand("teo");
+        page.navigate(COOK);
+        String printed = page.textContent("[data-out=stage]");
+        page.click("summary:has-text('Why ')");
+        assertThat(page.locator("[data-live=why-reading]")).containsText("Household rule");
+        page.click("text=dissolved solids");
+        assertThat(page.locator("button[value=SOLIDS]")).hasAttribute("aria-pressed", "true");
+        String solids = page.textContent("[data-out=stage]");
+        assertTrue(List.of("soft ball", "firm ball", "hard ball").contains(solids), printed + ", " + solids);
+    }
+}
