@@ -7,12 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.composition.Composition;
-import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
-import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.sugar.Foam;
 
 /**
  * A formula multiplied, through what cooking, baking and handling take away, and shared out to pots and bowls.
@@ -53,18 +52,13 @@ public record Scaling(
     public static final Range CAPACITY_LITRES = new Range(0.1, 1000, "L");
     public static final Range RESOLUTION_GRAMS = new Range(0.001, 100, "g");
 
-    /** How many times its volume a boiling mass rises: with milk, and without (common practice, no source). */
-    static final double FOAM_MILK = 3;
-
     /** Share of a batch that making a piece whole may add or take. */
     private static final double MOST_OFF = 0.05;
 
     /** Share by which the most and the least must differ to be worth two figures. */
     private static final double SPREAD = 0.001;
 
-    private static final double FOAM_SYRUP = 1.8;
     static final double MOST_BOWL = 0.85;
-    private static final double BOILING_CELSIUS = 100;
 
     /**
      * One scaled line.
@@ -247,17 +241,15 @@ public record Scaling(
             if (limits.potLitres() == null || !boils || pot.totalGrams() == 0) {
                 return 1;
             }
-            boolean milk = pot.grams(Part.PROTEIN) > 0.003 * pot.totalGrams();
-            double foam = milk ? FOAM_MILK : FOAM_SYRUP;
-            double litres = pot.totalGrams() / ChoiOkos.densityGramsPerMl(pot, BOILING_CELSIUS) / 1000;
-            int pots = (int) Math.ceil(litres * foam / limits.potLitres() - 1e-9);
+            Foam foam = Foam.of(pot);
+            int pots = (int) Math.ceil(foam.potLitres() / limits.potLitres() - 1e-9);
             why.line(
                     "Pots",
                     "%s L cold × %s for %s = %s L; in pots of %s L: %d",
-                    fixed(litres, 2),
-                    plain(foam),
-                    milk ? "a mass with milk, which foams up" : "a boiling syrup",
-                    fixed(litres * foam, 1),
+                    fixed(foam.litres(), 2),
+                    plain(foam.times()),
+                    foam.milk() ? "a mass with milk, which foams up" : "a boiling syrup",
+                    fixed(foam.potLitres(), 1),
                     plain(limits.potLitres()),
                     pots);
             return Math.max(1, pots);

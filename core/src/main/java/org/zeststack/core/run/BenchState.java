@@ -87,6 +87,15 @@ public final class BenchState {
                 .toList();
     }
 
+    /** When a batch was taken off the ring, oldest first. */
+    public List<Instant> takenOff(String component) {
+        return standing.stream()
+                .filter(e -> e.body() instanceof EntryBody.TakenOff off
+                        && off.component().equals(component))
+                .map(BenchEntry::at)
+                .toList();
+    }
+
     /** The last time a batch was weighed in its pot. */
     public Optional<EntryBody.PotWeighed> potWeighed(String component) {
         return standing.stream()

@@ -174,6 +174,18 @@ public sealed interface EntryBody {
     }
 
     /**
+     * A pot was taken off the ring.
+     *
+     * @param component key of the batch in the pot
+     */
+    record TakenOff(String component) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+        }
+    }
+
+    /**
      * A pot weighed with what is in it: the scale as a second thermometer.
      *
      * @param component key of the batch in the pot

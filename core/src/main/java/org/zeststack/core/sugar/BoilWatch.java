@@ -188,6 +188,11 @@ final class BoilWatch {
         banks.forEach(bank -> bank.turned(atMinute));
     }
 
+    /** When it began to boil, minutes; NaN before. */
+    double began() {
+        return began;
+    }
+
     /** Readings that the fit rests on. */
     int used() {
         return used;

@@ -56,7 +56,7 @@ public final class CookProgress {
      * @param waterGrams water left; what was put in until it boils
      * @param massGrams what the mass would weigh with it
      * @param seaLevelCelsius temperature as it would be at sea level
-     * @param distanceKelvin stop less temperature; negative once past
+     * @param distanceKelvin where it is taken off less temperature; negative once past
      * @param minutesLeft empty where the readings do not tell
      * @param reason why they do not; empty where they do
      * @param usedReadings on which the minutes rest
@@ -93,14 +93,25 @@ public final class CookProgress {
 
     private final Cook cook;
     private final Solution solution;
+    private final double takeOffCelsius;
     private final double firstBoilingHere;
     private final PotHeat heat;
     private final BoilWatch watch;
     private Point last;
 
-    /** A pot that nothing has been read from yet. */
+    /** A pot that nothing has been read from yet, and that does not climb on when it is taken off. */
     public CookProgress(Cook cook) {
+        this(cook, 0);
+    }
+
+    /**
+     * A pot that nothing has been read from yet.
+     *
+     * @param afterHeatKelvin how much it climbs on after it is taken off: so much before the stop its minutes are over
+     */
+    public CookProgress(Cook cook, double afterHeatKelvin) {
         this.cook = cook;
+        takeOffCelsius = cook.stopCelsiusHere() - afterHeatKelvin;
         solution = Solution.in(cook.before());
         firstBoilingHere = Boiling.celsius(solution, cook.before().waterGrams(), cook.pressureKpa());
         heat = PotHeat.of(
@@ -108,7 +119,7 @@ public final class CookProgress {
                 cook.pressureKpa(),
                 START_CELSIUS,
                 Math.min(Boiling.GREATEST_CELSIUS - 0.01, cook.stopCelsiusHere() + 15));
-        watch = new BoilWatch(cook.before(), cook.pressureKpa(), cook.stopCelsiusHere());
+        watch = new BoilWatch(cook.before(), cook.pressureKpa(), takeOffCelsius);
     }
 
     /**
@@ -144,7 +155,7 @@ public final class CookProgress {
                 mass.totalGrams(),
                 seaLevel,
                 mass.dissolvedSolidsFraction(),
-                cook.stopCelsiusHere() - last.celsius(),
+                takeOffCelsius - last.celsius(),
                 Optional.ofNullable(answer.minutes()),
                 Optional.ofNullable(answer.reason()),
                 watch.used(),
@@ -155,6 +166,16 @@ public final class CookProgress {
     /** The way to the stop at the heat that the pot has now; empty where the readings do not tell. */
     public List<Point> ahead() {
         return watch.ahead();
+    }
+
+    /** When it began to boil, in the pot's own time; NaN where it has not as far as the readings tell. */
+    double boiledMinute() {
+        return watch.began();
+    }
+
+    /** True temperature at which it is taken off, °C. */
+    public double takeOffCelsius() {
+        return takeOffCelsius;
     }
 
     private static OptionalDouble known(double amount) {

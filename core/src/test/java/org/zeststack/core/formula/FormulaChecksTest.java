@@ -165,7 +165,7 @@ public class FormulaChecksTest {
         assertTrue(free.sharedOut().isEmpty());
         double litres = balance.pot().totalGrams() * 2 / ChoiOkos.densityGramsPerMl(balance.pot(), 100) / 1000;
         for (int pots = 1; pots <= 4; pots++) {
-            double just = litres * foam(milk, balance) / pots;
+            double just = litres * 3 / pots;
             assertEquals(batches(milk, balance, just * 1.0001, null), pots, "just held by " + pots);
             assertEquals(batches(milk, balance, just * 0.9999, null), pots + 1, "just not held by " + pots);
         }
@@ -178,10 +178,6 @@ public class FormulaChecksTest {
         near(Scaling.factorForUsable(milk, balance, 900), 900 / (balance.leastGrams() * 0.9), 1e-9, "through its loss");
         near(Scaling.factorForLine(milk, 1, 450), 1.5, 1e-12, "uses 450 g of 300 g");
         near(Scaling.slabGrams(300, 200, 10, 1.3), 780, 1e-9, "600 mL at 1.3");
-    }
-
-    private static double foam(Formula formula, FormulaBalance balance) {
-        return Scaling.FOAM_MILK;
     }
 
     private static int batches(Formula formula, FormulaBalance balance, Double pot, Double bowl) {

@@ -115,11 +115,18 @@ public interface Bench {
     /** The same of many series, by series, in one query. */
     Map<Long, Fresh> readingsAfter(Map<Long, Long> after);
 
-    /** A hand said that the ring under a component was turned. */
-    record RingTurn(String component, Instant at) {}
+    /**
+     * What hands said of a pot.
+     *
+     * @param off whether it was taken off; else its ring was turned
+     */
+    record PotSaid(String component, Instant at, boolean off) {}
 
-    /** Turns that stand, of many runs, oldest first, in one query. */
-    Map<Long, List<RingTurn>> ringTurns(List<Long> runs);
+    /** What hands said of pots and did not take back, of many runs, oldest first, in one query. */
+    Map<Long, List<PotSaid>> potsSaid(List<Long> runs);
+
+    /** The newest cooks of a formula that are over, of any of its versions. */
+    List<Series> cooksOver(long formula, int most);
 
     /** Every cook that is running, oldest first. */
     List<Series> cooksRunning();

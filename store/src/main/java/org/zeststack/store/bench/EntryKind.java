@@ -13,6 +13,7 @@ public enum EntryKind {
     ACTUAL(EntryBody.Actual.class),
     CUP(EntryBody.Cup.class),
     RING(EntryBody.RingTurned.class),
+    OFF(EntryBody.TakenOff.class),
     POT(EntryBody.PotWeighed.class),
     UNDO(EntryBody.Undo.class);
 

@@ -9,6 +9,8 @@ import static org.zeststack.store.schema.Tables.SERIES;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,7 +23,6 @@ import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.EntryBody;
 import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.live.Channel;
 
@@ -336,21 +337,36 @@ class JooqBench implements Bench {
     }
 
     @Override
-    public Map<Long, List<RingTurn>> ringTurns(List<Long> runs) {
+    public Map<Long, List<PotSaid>> potsSaid(List<Long> runs) {
         var undo = ENTRY.as("undo");
-        return db.select(ENTRY.RUN, ENTRY.BODY, ENTRY.AT)
+        return db.select(ENTRY.RUN, DSL.jsonbGetAttributeAsText(ENTRY.BODY, "component"), ENTRY.AT, ENTRY.KIND)
                 .from(ENTRY)
                 .where(ENTRY.RUN.in(runs))
-                .and(ENTRY.KIND.eq(EntryKind.RING.name()))
+                .and(ENTRY.KIND.in(EntryKind.RING.name(), EntryKind.OFF.name()))
                 .andNotExists(
                         DSL.selectOne().from(undo).where(undo.RUN.eq(ENTRY.RUN)).and(undo.CORRECTS.eq(ENTRY.KEY)))
                 .orderBy(ENTRY.SEQUENCE)
                 .fetchGroups(
                         ENTRY.RUN,
-                        r -> new RingTurn(
-                                StoredJson.read(r.value2(), EntryBody.RingTurned.class)
-                                        .component(),
-                                r.value3().toInstant()));
+                        r -> new PotSaid(
+                                r.value2(), r.value3().toInstant(), r.value4().equals(EntryKind.OFF.name())));
+    }
+
+    @Override
+    public List<Series> cooksOver(long formula, int most) {
+        List<Series> newest = new ArrayList<>(select(
+                db,
+                SERIES.ID.in(DSL.select(SERIES.ID)
+                        .from(SERIES)
+                        .join(COMPONENT)
+                        .on(COMPONENT.ID.eq(SERIES.COMPONENT))
+                        .where(SERIES.KIND.eq(SeriesKind.COOK.name()))
+                        .and(SERIES.ENDED_AT.isNotNull())
+                        .and(COMPONENT.KEY.startsWith("formula-" + formula + "-"))
+                        .orderBy(SERIES.ID.desc())
+                        .limit(most))));
+        Collections.reverse(newest);
+        return newest;
     }
 
     @Override

@@ -176,6 +176,33 @@ public class JooqBenchTest {
     }
 
     @Test
+    public void whatHandsSaidOfPotsStandsUntilItIsTakenBack() {
+        bench.append(run, entry(1, new EntryBody.RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(2, new EntryBody.TakenOff(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(3, new EntryBody.RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(4, new EntryBody.Undo(), entry(3, good(1), null).key()), "Ada", NOW);
+        List<Bench.PotSaid> said = bench.potsSaid(List.of(run)).get(run);
+        assertEquals(said.stream().map(Bench.PotSaid::off).toList(), List.of(false, true));
+        assertTrue(said.stream().allMatch(s -> s.component().equals(TestRun.CARAMEL)));
+        assertTrue(bench.potsSaid(List.of(run + 1000)).isEmpty());
+    }
+
+    @Test
+    public void cooksOfAFormulaThatAreOverAreFoundNewestLast() {
+        long formula = Long.parseLong(TestRun.CARAMEL.split("-")[1]);
+        List<Long> ids = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            ids.add(bench.startSeries(run, TestRun.CARAMEL, new UUID(7, i), SeriesKind.COOK, "", 1, NOW)
+                    .orElseThrow()
+                    .id());
+        }
+        List<Long> over = bench.cooksOver(formula, 50).stream().map(Series::id).toList();
+        assertTrue(over.containsAll(ids.subList(0, 2)) && !over.contains(ids.get(2)), "the last one runs still");
+        assertEquals(bench.cooksOver(formula, 1).get(0).id(), ids.get(1), "the newest of them");
+        assertTrue(bench.cooksOver(formula + 1000, 50).isEmpty());
+    }
+
+    @Test
     public void aComponentMayBeCookedTwice() {
         bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW);
         bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 2), SeriesKind.COOK, "pot", 20, NOW);

@@ -44,13 +44,15 @@ class BenchController {
     private final SeriesViews views;
     private final LiveHub hub;
     private final LivePots pots;
+    private final CookLessons lessons;
 
-    BenchController(Runs runs, Bench bench, SeriesViews views, LiveHub hub, LivePots pots) {
+    BenchController(Runs runs, Bench bench, SeriesViews views, LiveHub hub, LivePots pots, CookLessons lessons) {
         this.runs = runs;
         this.bench = bench;
         this.views = views;
         this.hub = hub;
         this.pots = pots;
+        this.lessons = lessons;
     }
 
     @GetMapping("/bench")
@@ -161,7 +163,14 @@ class BenchController {
                 .filter(p -> series.map(s -> s.series().id() != p.series().id()).orElse(true))
                 .toList();
         return sheet.formula(step.component())
-                .map(batch -> CookDesk.of(sheet, batch, state, series.flatMap(SeriesView::cook), naming, others));
+                .map(batch -> CookDesk.of(
+                        sheet,
+                        batch,
+                        state,
+                        series.flatMap(SeriesView::cook),
+                        naming,
+                        series.map(SeriesView::learned).orElseGet(() -> lessons.of(batch.formula())),
+                        others));
     }
 
     /** The newest entries, newest first. */

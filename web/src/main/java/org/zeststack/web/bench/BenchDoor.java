@@ -106,7 +106,10 @@ class BenchDoor {
                 ReadingBounds.notAhead(sent.at(), now),
                 sent.corrects());
         return switch (bench.append(id, entry, me.name(), now)) {
-            case ACCEPTED -> Answer.of(HttpStatus.CREATED, "accepted", "");
+            case ACCEPTED -> {
+                endCook(id, sheet, body.get(), now);
+                yield Answer.of(HttpStatus.CREATED, "accepted", "");
+            }
             case KNOWN -> Answer.of(HttpStatus.OK, "known", "");
             case CONFLICT ->
                 Answer.of(HttpStatus.CONFLICT, "conflict", "Something else was written down under the same key.");
@@ -116,6 +119,16 @@ class BenchDoor {
                         "refused",
                         "This run is not on the bench, or the entry to take back is not there.");
         };
+    }
+
+    /** A pot whose step is done is not read any more. */
+    private void endCook(long run, RunSheet sheet, EntryBody body, Instant now) {
+        Optional<RunSheet.BenchStep> cook = body instanceof EntryBody.StepDone done
+                ? sheet.step(done.step()).filter(s -> s.kind() == RunSheet.StepKind.COOK)
+                : Optional.empty();
+        cook.ifPresent(step -> bench.seriesOf(run).stream()
+                .filter(s -> s.component().equals(step.component()) && s.endedAt() == null)
+                .forEach(s -> bench.endSeries(s.id(), now)));
     }
 
     private static boolean isSure(FormInput form) {

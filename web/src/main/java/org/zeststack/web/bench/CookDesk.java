@@ -9,6 +9,8 @@ import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
+import org.zeststack.core.sugar.Foam;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.sugar.Remedies;
 import org.zeststack.core.sugar.Stages;
 import org.zeststack.core.sugar.WeighedPot;
@@ -27,6 +29,7 @@ import org.zeststack.core.workshop.Thermometer;
  * @param modelWaterGrams water by the readings when it was looked at; empty before the first one
  * @param remedies for a mass that did not come out
  * @param naming of stages, as this device has chosen
+ * @param learned from earlier cooks of the formula
  * @param others pots that are on the rings beside this one
  */
 public record CookDesk(
@@ -38,6 +41,7 @@ public record CookDesk(
         Optional<Double> modelWaterGrams,
         List<Remedies.Remedy> remedies,
         Stages.Naming naming,
+        Learned learned,
         List<PotStrip> others) {
 
     static CookDesk of(
@@ -46,6 +50,7 @@ public record CookDesk(
             BenchState state,
             Optional<CookProgress.State> pot,
             Stages.Naming naming,
+            Learned learned,
             List<PotStrip> others) {
         Cook cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
         Thermometer thermometer = sheet.thermometer();
@@ -61,6 +66,7 @@ public record CookDesk(
                 pot.map(CookProgress.State::waterGrams),
                 Remedies.of(cook, pot.map(CookProgress.State::seaLevelCelsius).orElse(cook.stopCelsius())),
                 naming,
+                learned,
                 others);
     }
 
@@ -78,6 +84,16 @@ public record CookDesk(
                                 Numbers.plain(thermometer.readingAt(stage.least())),
                                 Numbers.plain(thermometer.readingAt(stage.greatest()))))
                 .collect(Collectors.joining("|"));
+    }
+
+    /** What the thermometer shows where this pot is taken off: so much before the stop as it climbs on. */
+    public double takeOffReading(Thermometer thermometer) {
+        return thermometer.readingAt(cook.stopCelsiusHere() - learned.afterHeatKelvin());
+    }
+
+    /** How high it rises. */
+    public Foam foam() {
+        return Foam.of(cook.before());
     }
 
     public boolean bySolids() {

@@ -29,6 +29,7 @@ final class EntryForm {
                     case ACTUAL -> actual(form, sheet);
                     case CUP -> cup(form, sheet);
                     case RING -> ring(form, sheet);
+                    case OFF -> off(form, sheet);
                     case POT -> pot(form, sheet);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
@@ -83,6 +84,11 @@ final class EntryForm {
     private static Optional<EntryBody> ring(FormInput form, RunSheet sheet) {
         String component = batch(form, sheet, "component");
         return form.build(() -> new EntryBody.RingTurned(component));
+    }
+
+    private static Optional<EntryBody> off(FormInput form, RunSheet sheet) {
+        String component = batch(form, sheet, "component");
+        return form.build(() -> new EntryBody.TakenOff(component));
     }
 
     private static Optional<EntryBody> pot(FormInput form, RunSheet sheet) {

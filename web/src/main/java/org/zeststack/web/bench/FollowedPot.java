@@ -4,9 +4,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.CookProgress;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
 
@@ -27,22 +30,30 @@ final class FollowedPot {
 
     private final Bench.Series series;
     private final RunSheet sheet;
+    private final Learned learned;
     private final Cook cook;
     private final Thermometer thermometer;
     private final List<Seen> curve = new ArrayList<>();
     private CookProgress progress;
     private List<Instant> turned = List.of();
+    private Instant off;
     private int turnsTaken;
     private int edition;
     private long upTo;
     private Instant last = Instant.MIN;
 
-    FollowedPot(Bench.Series series, RunSheet sheet, RunSheet.FormulaBatch batch) {
+    /**
+     * A pot that nothing was read of yet.
+     *
+     * @param learned from earlier cooks of what is in it
+     */
+    FollowedPot(Bench.Series series, RunSheet sheet, RunSheet.FormulaBatch batch, Learned learned) {
         this.series = series;
         this.sheet = sheet;
+        this.learned = learned;
         cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
         thermometer = sheet.thermometer();
-        progress = new CookProgress(cook);
+        progress = new CookProgress(cook, learned.afterHeatKelvin());
     }
 
     Bench.Series series() {
@@ -68,14 +79,20 @@ final class FollowedPot {
      *
      * @param fresh what came in after {@code since}
      * @param since where it was read up to when that was asked for
+     * @param said what hands said of it, oldest first
      */
-    synchronized void follow(Bench bench, Bench.Fresh fresh, long since, List<Instant> ringTurned) {
+    synchronized void follow(Bench bench, Bench.Fresh fresh, long since, List<Bench.PotSaid> said) {
         if (since != upTo) {
             return;
         }
+        List<Instant> ringTurned = said.stream()
+                .filter(s -> !s.off())
+                .map(Bench.PotSaid::at)
+                .filter(at -> !at.isBefore(series.startedAt()))
+                .toList();
         Bench.Fresh next = fresh;
         if (upTo > 0 && !goesOn(fresh, ringTurned)) {
-            progress = new CookProgress(cook);
+            progress = new CookProgress(cook, learned.afterHeatKelvin());
             curve.clear();
             turnsTaken = 0;
             edition++;
@@ -85,6 +102,51 @@ final class FollowedPot {
         upTo = next.upTo();
         next.readings().forEach(this::take);
         turnedBy(Instant.MAX);
+        off = said.stream()
+                .filter(s -> s.off() && !s.at().isBefore(series.startedAt()))
+                .map(Bench.PotSaid::at)
+                .reduce((earlier, later) -> later)
+                .orElse(null);
+    }
+
+    /**
+     * A pot that was taken off.
+     *
+     * @param reading what the thermometer showed last before; null where it was not read before
+     * @param highest what it showed at most since; null where it was not read since
+     */
+    record Off(Instant at, Double reading, Double highest) {}
+
+    /** Since when it is off the ring; empty while it is on it. */
+    synchronized Optional<Off> off() {
+        if (off == null) {
+            return Optional.empty();
+        }
+        double minute = series.ownSeconds(off) / 60;
+        Double before = null;
+        Double highest = null;
+        for (Seen seen : curve) {
+            if (seen.minute() <= minute) {
+                before = seen.wild() ? before : Double.valueOf(seen.celsius());
+            } else if (!seen.wild()) {
+                highest = highest == null ? seen.celsius() : Math.max(highest, seen.celsius());
+            }
+        }
+        return Optional.of(new Off(off, before, highest));
+    }
+
+    Learned learned() {
+        return learned;
+    }
+
+    /** What it teaches now that it is over; empty where it never boiled. */
+    synchronized Optional<CookLesson> lesson() {
+        return CookLesson.of(
+                cook,
+                curve.stream()
+                        .map(s -> new CookProgress.Point(s.minute(), thermometer.trueCelsius(s.celsius())))
+                        .toList(),
+                off == null ? OptionalDouble.empty() : OptionalDouble.of(series.ownSeconds(off) / 60));
     }
 
     /** Whether what is new comes after all that was read. */

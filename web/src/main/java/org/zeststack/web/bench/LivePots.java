@@ -24,9 +24,9 @@ class LivePots {
 
     List<PotStrip> running() {
         List<Bench.Series> series = bench.cooksRunning();
-        Map<Long, List<Bench.RingTurn>> turns = bench.ringTurns(
-                series.stream().map(Bench.Series::run).distinct().toList());
-        return views.followAll(series, turns, this::sheet).stream()
+        Map<Long, List<Bench.PotSaid>> said =
+                bench.potsSaid(series.stream().map(Bench.Series::run).distinct().toList());
+        return views.followAll(series, said, this::sheet).stream()
                 .map(this::strip)
                 .flatMap(Optional::stream)
                 .toList();
@@ -48,6 +48,7 @@ class LivePots {
                         step.id(),
                         batch.stopReading(),
                         pot.lastReading(),
-                        pot.state())));
+                        pot.state(),
+                        pot.off().isPresent())));
     }
 }

@@ -12,6 +12,7 @@ import org.zeststack.store.bench.Bench;
  * @param step that cooks it
  * @param stopReading what the thermometer shows at the stop, °C
  * @param reading what it showed last
+ * @param off whether it is off the ring already
  */
 public record PotStrip(
         Bench.Series series,
@@ -20,9 +21,10 @@ public record PotStrip(
         String step,
         double stopReading,
         Optional<Double> reading,
-        Optional<CookProgress.State> state) {
+        Optional<CookProgress.State> state,
+        boolean off) {
 
     public boolean past() {
-        return state.filter(s -> s.distanceKelvin() <= 0).isPresent();
+        return !off && state.filter(s -> s.distanceKelvin() <= 0).isPresent();
     }
 }

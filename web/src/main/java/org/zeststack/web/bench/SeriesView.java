@@ -3,6 +3,7 @@ package org.zeststack.web.bench;
 import java.util.Optional;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.temper.TemperWatch;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
@@ -14,6 +15,8 @@ import org.zeststack.store.bench.Bench;
  * @param lastReading what the thermometer showed last, °C; empty before the first reading
  * @param cook state of a pot; empty for a bowl or before the first reading
  * @param plannedCook the cook as planned; empty for a bowl
+ * @param off since when a pot is off the ring
+ * @param learned from earlier cooks of what is in a pot
  * @param temper state of a bowl; empty for a pot or before the first reading
  */
 public record SeriesView(
@@ -22,6 +25,8 @@ public record SeriesView(
         Optional<Double> lastReading,
         Optional<CookProgress.State> cook,
         Optional<Cook> plannedCook,
+        Optional<FollowedPot.Off> off,
+        Learned learned,
         Optional<TemperWatch.State> temper,
         Optional<TemperWindow> window) {
 

@@ -1,6 +1,5 @@
 package org.zeststack.web.bench;
 
-import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,9 +7,11 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.LongFunction;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.temper.TemperWatch;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
@@ -23,6 +24,7 @@ public class SeriesViews {
     private static final int MOST_POTS = 100;
 
     private final Bench bench;
+    private final CookLessons lessons;
 
     private final Map<UUID, FollowedPot> pots = new LinkedHashMap<>(16, 0.75f, true) {
         @Override
@@ -31,8 +33,9 @@ public class SeriesViews {
         }
     };
 
-    SeriesViews(Bench bench) {
+    SeriesViews(Bench bench, CookLessons lessons) {
         this.bench = bench;
+        this.lessons = lessons;
     }
 
     /** All series of a run, oldest first. */
@@ -62,6 +65,8 @@ public class SeriesViews {
                     pot.get().lastReading(),
                     pot.get().state(),
                     Optional.of(pot.get().cook()),
+                    pot.get().off(),
+                    pot.get().learned(),
                     Optional.empty(),
                     Optional.empty());
         }
@@ -72,7 +77,16 @@ public class SeriesViews {
         Optional<TemperWatch.State> temper = readings.isEmpty()
                 ? Optional.empty()
                 : window.map(w -> TemperWatch.of(w, temperatures(sheet.thermometer(), readings)));
-        return new SeriesView(series, readings.size(), last, Optional.empty(), Optional.empty(), temper, window);
+        return new SeriesView(
+                series,
+                readings.size(),
+                last,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Learned.NOTHING,
+                temper,
+                window);
     }
 
     /** The pot of a series, up to date; empty for a bowl. */
@@ -80,14 +94,14 @@ public class SeriesViews {
         Optional<FollowedPot> pot = known(series, run -> sheet);
         pot.ifPresent(p -> {
             long since = p.upTo();
-            p.follow(bench, bench.readingsAfter(series.id(), since), since, state.ringTurned(series.component()));
+            p.follow(bench, bench.readingsAfter(series.id(), since), since, said(state, series.component()));
         });
         return pot;
     }
 
     /** The pots of many series, up to date, their readings in one query. */
     List<FollowedPot> followAll(
-            List<Bench.Series> series, Map<Long, List<Bench.RingTurn>> turns, LongFunction<RunSheet> sheets) {
+            List<Bench.Series> series, Map<Long, List<Bench.PotSaid>> said, LongFunction<RunSheet> sheets) {
         List<FollowedPot> all = series.stream()
                 .map(s -> known(s, sheets))
                 .flatMap(Optional::stream)
@@ -97,13 +111,19 @@ public class SeriesViews {
         Map<Long, Bench.Fresh> fresh = since.isEmpty() ? Map.of() : bench.readingsAfter(since);
         for (FollowedPot pot : all) {
             long id = pot.series().id();
-            List<Instant> turned = turns.getOrDefault(pot.series().run(), List.of()).stream()
+            List<Bench.PotSaid> ofIt = said.getOrDefault(pot.series().run(), List.of()).stream()
                     .filter(t -> t.component().equals(pot.series().component()))
-                    .map(Bench.RingTurn::at)
                     .toList();
-            pot.follow(bench, fresh.get(id), since.get(id), turned);
+            pot.follow(bench, fresh.get(id), since.get(id), ofIt);
         }
         return all;
+    }
+
+    private static List<Bench.PotSaid> said(BenchState state, String component) {
+        return Stream.concat(
+                        state.ringTurned(component).stream().map(at -> new Bench.PotSaid(component, at, false)),
+                        state.takenOff(component).stream().map(at -> new Bench.PotSaid(component, at, true)))
+                .toList();
     }
 
     private synchronized Optional<FollowedPot> known(Bench.Series series, LongFunction<RunSheet> sheets) {
@@ -112,7 +132,7 @@ public class SeriesViews {
             RunSheet sheet = sheets.apply(series.run());
             Optional<RunSheet.FormulaBatch> batch =
                     sheet.formula(series.component()).filter(RunSheet.FormulaBatch::cooked);
-            batch.ifPresent(b -> pots.put(series.key(), new FollowedPot(series, sheet, b)));
+            batch.ifPresent(b -> pots.put(series.key(), new FollowedPot(series, sheet, b, lessons.of(series, b))));
             pot = batch.isPresent() ? pots.get(series.key()) : null;
         }
         return Optional.ofNullable(pot);

@@ -11,6 +11,7 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.composition.Composition;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.EntryBody.Outcome;
@@ -110,7 +111,37 @@ class DemoRuns {
             while (pot.celsiusAt(second) < batch.stopCelsiusHere() - shortOfStop) {
                 second += 5;
             }
+            if (shortOfStop == 0) {
+                takeOff(step, mass, second);
+                return;
+            }
             read(step, Bench.SeriesKind.COOK, s -> pot.readingAt(s).orElseThrow(), second, shortOfStop == 0);
+        }
+
+        /** The pot comes off the ring when it stands at its stop, and is read for a while after. */
+        private void takeOff(BenchStep step, Composition mass, double second) {
+            SimulatedPot pot = new SimulatedPot(
+                    mass,
+                    SimulatedPot.Ring.usual(mass, sheet.pressureKpa()),
+                    SimulatedPot.Probe.GOOD,
+                    List.of(new SimulatedPot.TakenOff(second)),
+                    run);
+            Instant began = at;
+            read(step, Bench.SeriesKind.COOK, s -> pot.readingAt(s).orElseThrow(), second + 4 * MINUTE, true);
+            Instant ended = at;
+            at = began.plusSeconds((long) second);
+            bench.append(
+                    run,
+                    new Bench.NewEntry(
+                            key(),
+                            new EntryBody.TakenOff(step.component()),
+                            step.component(),
+                            "bench tablet",
+                            at,
+                            null),
+                    "Teo",
+                    at);
+            at = ended;
         }
 
         private void temper(BenchStep step, boolean tooWarm) {

@@ -13,6 +13,7 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.TestApp;
@@ -53,12 +54,18 @@ public class FollowedPotTest {
 
     private void follow(FollowedPot pot, List<Instant> turned) {
         long since = pot.upTo();
-        pot.follow(bench, bench.readingsAfter(series.id(), since), since, turned);
+        pot.follow(
+                bench,
+                bench.readingsAfter(series.id(), since),
+                since,
+                turned.stream()
+                        .map(at -> new Bench.PotSaid(COMPONENT, at, false))
+                        .toList());
     }
 
     @Test
     public void lateReadingsAndTurnsAreTakenWhereTheyBelong() {
-        FollowedPot step = new FollowedPot(series, sheet, batch);
+        FollowedPot step = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         Bench.Reading late = readings.get(100);
         for (int i = 0; i < readings.size(); i++) {
             if (i != 100) {
@@ -67,12 +74,12 @@ public class FollowedPotTest {
             follow(step, List.of());
         }
         int edition = step.curve(-1, 0).edition();
-        FollowedPot without = new FollowedPot(series, sheet, batch);
+        FollowedPot without = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         follow(without, List.of());
         assertEquals(step.state(), without.state(), "followed and at once");
         bench.addReadings(series.id(), List.of(late));
         follow(step, List.of());
-        FollowedPot whole = new FollowedPot(series, sheet, batch);
+        FollowedPot whole = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         follow(whole, List.of());
         assertEquals(step.state(), whole.state(), "one came late");
         assertEquals(step.readings(), readings.size());
@@ -82,7 +89,7 @@ public class FollowedPotTest {
         assertEquals(piece.points().size(), readings.size() - 140, "only what is new");
         Instant said = readings.get(120).at().plusSeconds(2);
         follow(step, List.of(said));
-        FollowedPot told = new FollowedPot(series, sheet, batch);
+        FollowedPot told = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         follow(told, List.of(said));
         assertEquals(step.state(), told.state(), "a hand said so later");
         assertNotEquals(step.state(), whole.state(), "and it matters");
@@ -92,7 +99,7 @@ public class FollowedPotTest {
 
     @Test(dependsOnMethods = "lateReadingsAndTurnsAreTakenWhereTheyBelong")
     public void twoWhoLookAtOnceTakeNothingTwice() {
-        FollowedPot pot = new FollowedPot(series, sheet, batch);
+        FollowedPot pot = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         Bench.Fresh all = bench.readingsAfter(series.id(), 0);
         pot.follow(bench, all, 0, List.of());
         pot.follow(bench, all, 0, List.of());

@@ -265,4 +265,30 @@ public class CookPageTest {
         String solids = page.textContent("[data-out=stage]");
         assertTrue(List.of("soft ball", "firm ball", "hard ball").contains(solids), printed + ", " + solids);
     }
+
+    @Test
+    public void earlierCooksTeachWhenToTakeItOffAndHowLongItTakes() {
+        SimulatedPot pot = pot(Probe.GOOD);
+        double stop = reaches(pot, batch.stopCelsiusHere());
+        Bench.Series series = cooked(pot, stop - 100);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        assertThat(page.locator("[data-out=climbs]")).containsText("2 cooks");
+        double climbs = Double.parseDouble(page.textContent("[data-out=climbs]").split("[^0-9.]")[0]);
+        double off =
+                Double.parseDouble(page.textContent("[data-out=stop-reading]").split("[^0-9.]")[0]);
+        assertEquals(off, batch.stopReading() - climbs, 0.16, "so much earlier");
+        page.click("text=The pot is off the heat");
+        assertThat(page.locator("[data-out=is-off]")).containsText("Off the heat since");
+        assertThat(page.locator("[data-out=reason]")).hasText("off the heat");
+        assertThat(page.locator("text=I turned the ring")).hasCount(0);
+        double highest = Double.parseDouble(page.textContent("[data-out=reading]")) + 0.6;
+        bench.addReadings(
+                series.id(),
+                List.of(new Bench.Reading(
+                        UUID.randomUUID(), Instant.now().plusSeconds(1), (int) Math.round(1000 * highest), false)));
+        assertThat(page.locator("[data-out=is-off]")).containsText("highest since");
+        page.click(".log li:has-text('Off the heat') button");
+        assertThat(page.locator("text=I turned the ring")).hasCount(1);
+    }
 }

@@ -1,0 +1,89 @@
+package org.zeststack.web.bench;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sugar.CookLesson;
+import org.zeststack.core.sugar.Learned;
+import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Run;
+import org.zeststack.store.run.Runs;
+
+/** What the last cooks of a formula teach. A cook that is over is read once and its lesson kept. */
+@Component
+public class CookLessons {
+
+    private static final int MOST_COOKS = 8;
+    private static final int MOST_KEPT = 500;
+
+    private final Bench bench;
+    private final Runs runs;
+    private final Map<UUID, Optional<CookLesson>> kept = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<UUID, Optional<CookLesson>> eldest) {
+            return size() > MOST_KEPT;
+        }
+    };
+
+    CookLessons(Bench bench, Runs runs) {
+        this.bench = bench;
+        this.runs = runs;
+    }
+
+    /** From the cooks of this formula that were over when this series began. */
+    Learned of(Bench.Series series, RunSheet.FormulaBatch batch) {
+        return of(batch.formula(), series.id());
+    }
+
+    /** From the last cooks of a formula. */
+    public Learned of(long formula) {
+        return of(formula, Long.MAX_VALUE);
+    }
+
+    private synchronized Learned of(long formula, long before) {
+        List<Bench.Series> over = bench.cooksOver(formula, MOST_COOKS).stream()
+                .filter(s -> s.id() < before && s.simulation().isEmpty())
+                .toList();
+        List<Bench.Series> unread =
+                over.stream().filter(s -> !kept.containsKey(s.key())).toList();
+        if (!unread.isEmpty()) {
+            read(unread);
+        }
+        return Learned.of(over.stream()
+                .map(s -> kept.get(s.key()))
+                .flatMap(Optional::stream)
+                .toList());
+    }
+
+    private void read(List<Bench.Series> series) {
+        List<Long> ids = series.stream().map(Bench.Series::run).distinct().toList();
+        Map<Long, Run> of = ids.stream()
+                .map(id -> runs.find(id).orElseThrow())
+                .collect(Collectors.toMap(Run::id, Function.identity()));
+        Map<Long, List<Bench.PotSaid>> said = bench.potsSaid(ids);
+        Map<Long, Bench.Fresh> readings =
+                bench.readingsAfter(series.stream().collect(Collectors.toMap(Bench.Series::id, s -> 0L)));
+        for (Bench.Series one : series) {
+            RunSheet sheet = of.get(one.run()).sheet().orElseThrow();
+            kept.put(
+                    one.key(),
+                    sheet.formula(one.component())
+                            .filter(RunSheet.FormulaBatch::cooked)
+                            .flatMap(batch -> {
+                                FollowedPot pot = new FollowedPot(one, sheet, batch, Learned.NOTHING);
+                                List<Bench.PotSaid> ofIt = said.getOrDefault(one.run(), List.of()).stream()
+                                        .filter(t -> t.component().equals(one.component()))
+                                        .filter(t -> !t.at().isAfter(one.endedAt()))
+                                        .toList();
+                                pot.follow(bench, readings.get(one.id()), 0, ofIt);
+                                return pot.lesson();
+                            }));
+        }
+    }
+}
