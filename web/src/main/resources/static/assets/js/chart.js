@@ -155,7 +155,10 @@ export async function drawCharts() {
     const known = charts.get(element);
     if (known) {
       known.setData(lines(curve));
-    } else if (element.isConnected && curve.minutes.length > 0) {
+    } else if (element.isConnected) {
+      element.hidden = curve.minutes.length === 0;
+    }
+    if (!known && element.isConnected && !element.hidden) {
       charts.set(element, make(element, lines(curve)));
     }
   }

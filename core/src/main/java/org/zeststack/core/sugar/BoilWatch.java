@@ -208,6 +208,12 @@ final class BoilWatch {
         return banks.isEmpty() ? Double.NaN : banks.get(0).power();
     }
 
+    /** Where the mass stands at a minute after the last reading, the probe's lag made good, °C; it boils. */
+    double celsiusAt(double atMinute) {
+        HeatBank bank = banks.get(0);
+        return heat.celsiusAt(bank.heat() + bank.power() * (atMinute - minute + LAG_MINUTES));
+    }
+
     /** The way to the stop at the heat that it has, from the last reading on; empty before it boils. */
     List<Point> ahead() {
         Answer answer = answer();

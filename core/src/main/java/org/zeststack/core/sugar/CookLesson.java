@@ -20,7 +20,9 @@ public record CookLesson(double kilograms, double kilowatts, double boiledMinute
     /** A pot's bottom has no more in it than this; what climbs further is still on the ring (our own choice). */
     static final Range AFTER_HEAT_KELVIN = new Range(0, 6, "K");
 
-    private static final double BEFORE_MINUTES = 0.5;
+    /** It must have been read not longer before it was taken off than this. */
+    private static final double BEFORE_MINUTES = 1;
+
     private static final double AFTER_MINUTES = 6;
     private static final int LEAST_READINGS = 3;
 
@@ -49,26 +51,24 @@ public record CookLesson(double kilograms, double kilowatts, double boiledMinute
                 cook.before().totalGrams() / 1000,
                 progress.state().watts().orElseThrow() / 1000,
                 offMinute.orElse(last) - boiledAt,
-                offMinute.isPresent() ? afterHeat(points, end) : OptionalDouble.empty()));
+                offMinute.isPresent() && end - last <= BEFORE_MINUTES
+                        ? afterHeat(points, end, progress.celsiusAt(end))
+                        : OptionalDouble.empty()));
     }
 
-    /** The highest of the readings after it less what it was, each as a median of three so that a wild one does not count. */
-    private static OptionalDouble afterHeat(List<Point> points, double off) {
-        List<Point> before = points.stream()
-                .filter(p -> p.minute() > off - BEFORE_MINUTES && p.minute() <= off)
-                .toList();
+    /** The highest of the readings after it, each as a median of three so that a wild one does not count, less where it stood then. */
+    private static OptionalDouble afterHeat(List<Point> points, double off, double was) {
         List<Point> after = points.stream()
                 .filter(p -> p.minute() > off && p.minute() <= off + AFTER_MINUTES)
                 .toList();
-        if (before.isEmpty() || after.size() < LEAST_READINGS) {
+        if (after.size() < LEAST_READINGS) {
             return OptionalDouble.empty();
         }
-        double was = median(before.subList(Math.max(0, before.size() - LEAST_READINGS), before.size()));
-        double highest = was;
+        double highest = Double.NEGATIVE_INFINITY;
         for (int i = LEAST_READINGS; i <= after.size(); i++) {
             highest = Math.max(highest, median(after.subList(i - LEAST_READINGS, i)));
         }
-        double climbed = highest - was;
+        double climbed = Math.max(0, highest - was);
         return AFTER_HEAT_KELVIN.holds(climbed) ? OptionalDouble.of(climbed) : OptionalDouble.empty();
     }
 

@@ -77,6 +77,11 @@ public final class CookProgress {
             OptionalDouble heatChangedMinute,
             OptionalDouble watts) {
 
+        /** Whether it is to be off the heat: it reads so, or the readings together say so. */
+        public boolean past() {
+            return distanceKelvin <= 0 || reason.filter(Reason.PAST::equals).isPresent();
+        }
+
         /** The stage by one way of naming. */
         public String stage(Stages.Naming naming) {
             return naming == Stages.Naming.PRINTED ? Stages.nameAt(seaLevelCelsius) : Stages.nameOf(dissolvedSolids);
@@ -171,6 +176,11 @@ public final class CookProgress {
     /** When it began to boil, in the pot's own time; NaN where it has not as far as the readings tell. */
     double boiledMinute() {
         return watch.began();
+    }
+
+    /** Where the mass stands at a minute not before the last reading, °C; it boils. */
+    double celsiusAt(double minute) {
+        return watch.celsiusAt(minute);
     }
 
     /** True temperature at which it is taken off, °C. */

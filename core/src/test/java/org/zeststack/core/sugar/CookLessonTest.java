@@ -45,9 +45,9 @@ public class CookLessonTest {
         near(lesson.kilograms(), Masses.checkCaramel().totalGrams() / 1000, 1e-9, "what went in");
         near(lesson.kilowatts() * 1000 / SimulatedPot.usualWatts(Masses.checkCaramel()), 1, 0.25, "the ring's");
         near(lesson.boiledMinutes(), (off - pot.boiledAt(off)) / 60, 1, "from the boil on");
-        double climbed = pot.shownAt(off + 200) - pot.shownAt(off);
+        double climbed = pot.celsiusAt(off + 200) - pot.celsiusAt(off);
         assertTrue(climbed > 0.4, "a heavy bottom climbs on " + climbed);
-        near(lesson.afterHeatKelvin().getAsDouble(), climbed, 0.35, "as the probe showed it");
+        near(lesson.afterHeatKelvin().getAsDouble(), climbed, 0.35, "as the mass did, whatever the probe lags");
     }
 
     @Test
@@ -67,6 +67,32 @@ public class CookLessonTest {
                 "one reading after it is too few");
         List<Point> cold = points.stream().filter(p -> p.minute() < 3).toList();
         assertTrue(CookLesson.of(cook, cold, OptionalDouble.empty()).isEmpty(), "it never boiled");
+    }
+
+    @Test
+    public void howOftenItWasReadMakesNoAfterHeat() {
+        double off = 900;
+        SimulatedPot pot = pot(off, 1);
+        List<Point> all = points(pot, off + 240);
+        double often = CookLesson.of(cook, all, OptionalDouble.of(15))
+                .orElseThrow()
+                .afterHeatKelvin()
+                .getAsDouble();
+        List<Point> few =
+                all.stream().filter(p -> Math.round(60 * p.minute()) % 40 == 0).toList();
+        double seldom = CookLesson.of(cook, few, OptionalDouble.of(15))
+                .orElseThrow()
+                .afterHeatKelvin()
+                .getAsDouble();
+        near(seldom, often, 0.4, "the last reading before it is 20 s old, in which it rose further");
+        List<Point> gap =
+                all.stream().filter(p -> p.minute() < 13.9 || p.minute() > 15).toList();
+        assertTrue(
+                CookLesson.of(cook, gap, OptionalDouble.of(15))
+                        .orElseThrow()
+                        .afterHeatKelvin()
+                        .isEmpty(),
+                "too old");
     }
 
     @Test

@@ -84,7 +84,8 @@ public class CookProgressTest {
         assertEquals(at(101).reason().orElseThrow(), CookProgress.Reason.TOO_FEW);
         var past = at(cook.stopCelsiusHere() + 1);
         assertEquals(past.reason().orElseThrow(), CookProgress.Reason.PAST);
-        assertTrue(past.distanceKelvin() < 0);
+        assertTrue(past.distanceKelvin() < 0 && past.past());
+        assertFalse(at(101).past());
         assertEquals(past.stage(Stages.Naming.PRINTED), "firm ball");
         assertEquals(past.stage(Stages.Naming.SOLIDS), "firm ball");
     }

@@ -25,6 +25,6 @@ public record PotStrip(
         boolean off) {
 
     public boolean past() {
-        return !off && state.filter(s -> s.distanceKelvin() <= 0).isPresent();
+        return !off && state.filter(CookProgress.State::past).isPresent();
     }
 }
