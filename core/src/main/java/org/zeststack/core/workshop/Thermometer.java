@@ -1,5 +1,8 @@
 package org.zeststack.core.workshop;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.OptionalLong;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 
@@ -11,8 +14,10 @@ import org.zeststack.core.quantity.Range;
  * @param iceReading what it showed in melting ice, °C
  * @param boilingReading what it showed in boiling water, °C
  * @param boilingTrueCelsius where that water really boiled
+ * @param checkedOn when that was; null where it is not known
  */
-public record Thermometer(Kind kind, double iceReading, double boilingReading, double boilingTrueCelsius) {
+public record Thermometer(
+        Kind kind, double iceReading, double boilingReading, double boilingTrueCelsius, LocalDate checkedOn) {
 
     /** What it measures with. */
     public enum Kind {
@@ -22,6 +27,9 @@ public record Thermometer(Kind kind, double iceReading, double boilingReading, d
 
     public static final Range ICE_READING = new Range(-10, 10, "°C");
     public static final Range BOILING_READING = new Range(70, 115, "°C");
+
+    /** A check is good for so many days (common practice, no source). */
+    public static final int FRESH_DAYS = 30;
 
     public static final Thermometer TRUE = new Thermometer(Kind.PROBE, 0, 100, 100);
 
@@ -33,6 +41,24 @@ public record Thermometer(Kind kind, double iceReading, double boilingReading, d
         faults.within("iceReading", iceReading, ICE_READING);
         faults.within("boilingReading", boilingReading, BOILING_READING);
         faults.throwIfAny();
+    }
+
+    /** A thermometer of which nobody wrote down when it was checked. */
+    public Thermometer(Kind kind, double iceReading, double boilingReading, double boilingTrueCelsius) {
+        this(kind, iceReading, boilingReading, boilingTrueCelsius, null);
+    }
+
+    /** Days since it was checked; empty where that is not known. */
+    public OptionalLong checkedDays(LocalDate today) {
+        return checkedOn == null
+                ? OptionalLong.empty()
+                : OptionalLong.of(Math.max(0, ChronoUnit.DAYS.between(checkedOn, today)));
+    }
+
+    /** Whether it is to be checked again: it is long ago, or not known to have been at all. */
+    public boolean stale(LocalDate today) {
+        OptionalLong days = checkedDays(today);
+        return days.isEmpty() || days.getAsLong() > FRESH_DAYS;
     }
 
     /** What it shows at a true temperature: T + e₀ + (e₁ − e₀) T / T_boil. */

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static org.zeststack.core.Near.near;
 
+import java.time.LocalDate;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
@@ -39,6 +40,18 @@ public class WorkshopTest {
         near(off.trueCelsius(off.readingAt(118)), 118, 1e-9, "property: inversion");
         assertTrue(off.stretched(118));
         assertFalse(off.stretched(31));
+    }
+
+    @Test
+    public void aCheckIsGoodForThirtyDays() {
+        LocalDate checked = LocalDate.of(2026, 11, 1);
+        Thermometer probe = new Thermometer(Thermometer.Kind.PROBE, 0, 100, 100, checked);
+        assertFalse(probe.stale(checked.plusDays(30)));
+        assertTrue(probe.stale(checked.plusDays(31)));
+        assertEquals(probe.checkedDays(checked.plusDays(94)).getAsLong(), 94);
+        assertEquals(probe.checkedDays(checked.minusDays(1)).getAsLong(), 0, "a clock that is behind");
+        assertTrue(Thermometer.TRUE.stale(checked), "not known is not fresh");
+        assertTrue(Thermometer.TRUE.checkedDays(checked).isEmpty());
     }
 
     @Test

@@ -115,6 +115,7 @@ class JooqWorkshopStore implements WorkshopStore {
                         THERMOMETER.ICE_READING,
                         THERMOMETER.BOILING_READING,
                         THERMOMETER.BOILING_TRUE,
+                        THERMOMETER.CHECKED_ON,
                         THERMOMETER.LOCK_VERSION,
                         THERMOMETER.CHANGED_BY,
                         THERMOMETER.CHANGED_AT)
@@ -128,7 +129,8 @@ class JooqWorkshopStore implements WorkshopStore {
                                 Thermometer.Kind.valueOf(r.get(THERMOMETER.KIND)),
                                 r.get(THERMOMETER.ICE_READING),
                                 r.get(THERMOMETER.BOILING_READING),
-                                r.get(THERMOMETER.BOILING_TRUE)),
+                                r.get(THERMOMETER.BOILING_TRUE),
+                                r.get(THERMOMETER.CHECKED_ON)),
                         r.get(THERMOMETER.LOCK_VERSION),
                         stamp(r.get(THERMOMETER.CHANGED_BY), r.get(THERMOMETER.CHANGED_AT))));
     }
@@ -159,6 +161,7 @@ class JooqWorkshopStore implements WorkshopStore {
                 THERMOMETER.ICE_READING,
                 THERMOMETER.BOILING_READING,
                 THERMOMETER.BOILING_TRUE,
+                THERMOMETER.CHECKED_ON,
                 THERMOMETER.LOCK_VERSION,
                 THERMOMETER.CHANGED_BY,
                 THERMOMETER.CHANGED_AT);
@@ -168,6 +171,7 @@ class JooqWorkshopStore implements WorkshopStore {
                 thermometer.iceReading(),
                 thermometer.boilingReading(),
                 thermometer.boilingTrueCelsius(),
+                thermometer.checkedOn(),
                 lock,
                 stamp.by(),
                 utc(stamp));

@@ -86,7 +86,8 @@ public class PeopleAndWorkshopTest {
         assertEquals(workshop.mould(id).orElseThrow().content(), mould);
         workshop.saveMould(id, "ten b", mould, 0, STAMP);
         expectThrows(StaleEdit.class, () -> workshop.saveMould(id, "ten c", mould, 0, STAMP));
-        Thermometer probe = new Thermometer(Thermometer.Kind.INFRARED, 0.4, 98.5, 97.8);
+        Thermometer probe =
+                new Thermometer(Thermometer.Kind.INFRARED, 0.4, 98.5, 97.8, java.time.LocalDate.of(2026, 11, 3));
         long t = workshop.addThermometer("gun", probe, STAMP);
         assertEquals(workshop.thermometer(t).orElseThrow().content(), probe);
         expectThrows(StaleEdit.class, () -> workshop.saveThermometer(t, "gun", probe, 5, STAMP));

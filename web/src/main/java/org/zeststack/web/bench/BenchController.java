@@ -2,6 +2,7 @@ package org.zeststack.web.bench;
 
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -132,6 +133,7 @@ class BenchController {
         BenchState state = BenchState.of(sheet, bench.entries(run.id()));
         Optional<BenchStep> chosen =
                 Optional.ofNullable(step).flatMap(sheet::step).or(state::next);
+        model.addAttribute("today", LocalDate.now());
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);

@@ -1,7 +1,9 @@
 package org.zeststack.web.bench;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.stream.Collectors;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.run.BenchState;
@@ -84,6 +86,18 @@ public record CookDesk(
                                 Numbers.plain(thermometer.readingAt(stage.least())),
                                 Numbers.plain(thermometer.readingAt(stage.greatest()))))
                 .collect(Collectors.joining("|"));
+    }
+
+    /** What is to be said of when the thermometer was checked; empty where that is not long ago. */
+    public String checked(Thermometer thermometer, LocalDate today) {
+        if (!thermometer.stale(today)) {
+            return "";
+        }
+        OptionalLong days = thermometer.checkedDays(today);
+        return days.isEmpty()
+                ? "Nobody wrote down when this thermometer was checked. Read it in melting ice and in boiling water."
+                : "This thermometer was checked %d days ago. Read it in melting ice and in boiling water again."
+                        .formatted(days.getAsLong());
     }
 
     /** What the thermometer shows where this pot is taken off: so much before the stop as it climbs on. */

@@ -1,5 +1,7 @@
 package org.zeststack.web.demo;
 
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
@@ -30,6 +32,7 @@ class DemoDesigns {
 
     private static final String DARK = "couverture-dark-66";
     private static final double HARBOUR_METRES = 650;
+    private static final int CHECKED_DAYS_LATER = 18;
     private static final double READS_HIGH_KELVIN = 0.8;
     private static final MethodStep SCORCH = new MethodStep(
                     "Stir all the time once it boils; milk solids scorch", "gold, thick bubbles", "")
@@ -51,7 +54,12 @@ class DemoDesigns {
         double boils = place.waterBoilsCelsius();
         long thermometer = workshop.addThermometer(
                 "Long probe",
-                new Thermometer(Thermometer.Kind.PROBE, READS_HIGH_KELVIN, boils + READS_HIGH_KELVIN, boils),
+                new Thermometer(
+                        Thermometer.Kind.PROBE,
+                        READS_HIGH_KELVIN,
+                        boils + READS_HIGH_KELVIN,
+                        boils,
+                        LocalDate.ofInstant(stamp.at(), ZoneId.systemDefault()).plusDays(CHECKED_DAYS_LATER)),
                 stamp);
         long ten = workshop.addMould(
                 "Long bar, ten", new Mould(new TaperedCavity(104, 31, 98, 25, 15), 1, null, 5, 2, 6), stamp);

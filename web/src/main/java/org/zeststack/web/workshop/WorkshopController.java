@@ -2,6 +2,7 @@ package org.zeststack.web.workshop;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -54,6 +55,7 @@ class WorkshopController {
     String page(Model model) {
         model.addAttribute("workshop", place());
         List<PutAside> away = new ArrayList<>();
+        model.addAttribute("today", LocalDate.now());
         model.addAttribute("thermometers", there("thermometers", workshop.thermometers(), away));
         List<Saved<Mould>> moulds = there("moulds", workshop.moulds(), away);
         model.addAttribute("moulds", moulds);

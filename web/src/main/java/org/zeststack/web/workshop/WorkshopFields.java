@@ -2,9 +2,11 @@ package org.zeststack.web.workshop;
 
 import static org.zeststack.web.form.FormInput.shown;
 
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.workshop.Line;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
@@ -39,7 +41,15 @@ final class WorkshopFields {
     }
 
     static Map<String, String> newThermometer(Place place) {
-        return Map.of("kind", "PROBE", "iceReading", "0", "boilingReading", shown(place.waterBoilsCelsius()));
+        return Map.of(
+                "kind",
+                "PROBE",
+                "iceReading",
+                "0",
+                "boilingReading",
+                shown(place.waterBoilsCelsius()),
+                "checkedOn",
+                LocalDate.now().toString());
     }
 
     static Map<String, String> ofThermometer(Saved<Thermometer> saved) {
@@ -48,6 +58,9 @@ final class WorkshopFields {
         fields.put("kind", thermometer.kind().name());
         fields.put("iceReading", shown(thermometer.iceReading()));
         fields.put("boilingReading", shown(thermometer.boilingReading()));
+        fields.put(
+                "checkedOn",
+                thermometer.checkedOn() == null ? "" : thermometer.checkedOn().toString());
         return fields;
     }
 
@@ -56,7 +69,11 @@ final class WorkshopFields {
         Thermometer.Kind kind = form.choice("kind", Thermometer.Kind.class);
         double ice = form.number("iceReading", Thermometer.ICE_READING);
         double boiling = form.number("boilingReading", Thermometer.BOILING_READING);
-        return form.build(() -> new Thermometer(kind, ice, boiling, place.waterBoilsCelsius()));
+        LocalDate checked = form.has("checkedOn") ? form.day("checkedOn").orElse(null) : null;
+        if (checked != null && checked.isAfter(LocalDate.now())) {
+            form.add(Fault.of("checkedOn", form.text("checkedOn"), "That day is still to come."));
+        }
+        return form.build(() -> new Thermometer(kind, ice, boiling, place.waterBoilsCelsius(), checked));
     }
 
     static Map<String, String> ofMould(Saved<Mould> saved) {

@@ -292,4 +292,22 @@ public class CookPageTest {
         page.click(".log li:has-text('Off the heat') button");
         assertThat(page.locator("text=I turned the ring")).hasCount(1);
     }
+
+    @Test
+    public void whenAThermometerWasCheckedIsAskedForAndToldWhenItIsLongAgo() {
+        Page page = hand("runa");
+        page.navigate("/workshop/thermometers/1");
+        page.fill("#checkedOn", "31 Feb");
+        page.click("text=Save");
+        assertThat(page.locator("main")).containsText("Write a day");
+        page.fill("#checkedOn", "2199-01-01");
+        page.click("text=Save");
+        assertThat(page.locator("main")).containsText("still to come");
+        page.fill("#checkedOn", "3 Feb 2026");
+        page.click("text=Save");
+        page.navigate("/workshop");
+        assertThat(page.locator("tr:has-text('Long probe')")).containsText("3 Feb 2026, check it again");
+        page.navigate(COOK);
+        assertThat(page.locator("[data-out=checked]")).hasCount(0);
+    }
 }
