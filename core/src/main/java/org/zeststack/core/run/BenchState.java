@@ -143,13 +143,32 @@ public final class BenchState {
         return List.copyOf(weighIns.getOrDefault(layer, List.of()));
     }
 
-    /** What a component weighed when it was put on the scale, at whichever of its steps; the last one stands. */
+    /**
+     * What a component weighed when it was put on the scale, at whichever of its steps; the last one stands. Where it was not, what its
+     * pot held when it was weighed off the ring.
+     */
     public Optional<Double> finishedGrams(String component) {
         return sheet.steps().stream()
                 .filter(s -> s.component().equals(component))
                 .map(s -> weighedGrams(s.id()))
                 .flatMap(Optional::stream)
-                .reduce((earlier, later) -> later);
+                .reduce((earlier, later) -> later)
+                .or(() -> weighedOffTheRing(component));
+    }
+
+    private Optional<Double> weighedOffTheRing(String component) {
+        Double grams = null;
+        boolean off = false;
+        for (BenchEntry entry : standing) {
+            if (entry.body() instanceof EntryBody.TakenOff taken
+                    && taken.component().equals(component)) {
+                off = true;
+            } else if (entry.body() instanceof EntryBody.PotWeighed weighed
+                    && weighed.component().equals(component)) {
+                grams = off ? Double.valueOf(weighed.massGrams()) : null;
+            }
+        }
+        return Optional.ofNullable(grams);
     }
 
     public WeighInSummary weighInSummary(RunSheet.LayerTarget layer) {

@@ -216,6 +216,32 @@ public class RunTest {
     }
 
     @Test
+    public void aPotWeighedOffTheRingIsWhatCameOfIt() {
+        String caramel = "formula-7-v2";
+        Bench bench = new Bench();
+        bench.add(new EntryBody.PotWeighed(caramel, 4000, 1400), null);
+        assertTrue(BenchState.of(sheet, bench.entries).finishedGrams(caramel).isEmpty(), "it dries still");
+        bench.add(new EntryBody.RingTurned(caramel), null);
+        bench.add(new EntryBody.TakenOff(caramel), null);
+        assertTrue(BenchState.of(sheet, bench.entries).finishedGrams(caramel).isEmpty(), "not weighed since");
+        bench.add(new EntryBody.PotWeighed("formula-9-v1", 3000, 1400), null);
+        UUID weighed = bench.add(new EntryBody.PotWeighed(caramel, 3500, 1400), null);
+        BenchState state = BenchState.of(sheet, bench.entries);
+        assertEquals(state.finishedGrams(caramel).orElseThrow(), 2100.0);
+        assertEquals(state.potWeighed(caramel).orElseThrow().massGrams(), 2100.0);
+        assertEquals(state.ringTurned(caramel).size(), 1);
+        assertEquals(state.takenOff(caramel).size(), 1);
+        assertTrue(state.takenOff("formula-9-v1").isEmpty()
+                && state.ringTurned("formula-9-v1").isEmpty());
+        bench.add(new EntryBody.StepDone("cook:formula-7-v2", 2050.0), null);
+        assertEquals(
+                BenchState.of(sheet, bench.entries).finishedGrams(caramel).orElseThrow(), 2050.0, "the step's own");
+        bench.entries.remove(bench.entries.size() - 1);
+        bench.add(new EntryBody.Undo(), weighed);
+        assertTrue(BenchState.of(sheet, bench.entries).finishedGrams(caramel).isEmpty(), "taken back");
+    }
+
+    @Test
     public void theBenchFoldsItsEntries() {
         Bench bench = new Bench();
         bench.add(new EntryBody.StepDone("weigh:formula-7-v2", null), null);
