@@ -49,6 +49,9 @@ final class BoilWatch {
     private static final double AT_THE_BOIL_KELVIN = 1;
     private static final double BELOW_KELVIN = 6;
     private static final double LEAST_SPAN = 25 / 60.0;
+    /** Readings closer than this, minutes, tell nothing more of a mass that warms. */
+    private static final double LEAST_APART = 0.2 / 60;
+
     private static final double MOST_MINUTES = 240;
     private static final int PATH_POINTS = 24;
     private static final double[] SHIFTS = {0, Math.sqrt(3) * OFFSET_KELVIN, -Math.sqrt(3) * OFFSET_KELVIN};
@@ -93,6 +96,9 @@ final class BoilWatch {
         resolution.saw(shown);
         if (!banks.isEmpty()) {
             return follow(point);
+        }
+        if (!recent.isEmpty() && point.minute() - recent.get(recent.size() - 1).minute() < LEAST_APART) {
+            return Taken.HEATING;
         }
         recent.add(point);
         while (recent.size() > 2 && point.minute() - recent.get(1).minute() >= LEAST_SPAN) {

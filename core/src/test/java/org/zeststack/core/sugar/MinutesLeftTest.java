@@ -127,6 +127,29 @@ public class MinutesLeftTest {
     }
 
     @Test
+    public void manyReadingsAtOnceAreNoMoreThanOne() {
+        CookOf cook = cooks.get(0);
+        BoilWatch once = new BoilWatch(cook.told(), cook.pressureKpa(), cook.stopHere());
+        BoilWatch often = new BoilWatch(cook.told(), cook.pressureKpa(), cook.stopHere());
+        List<Point> warming = cook.readings(Reads.EVERY_FIVE).stream()
+                .filter(p -> 60 * p.minute() < cook.boiledAt() - 30)
+                .toList();
+        for (Point point : warming) {
+            once.add(point, point.celsius());
+            for (int i = 0; i < 50; i++) {
+                often.add(point, point.celsius());
+            }
+        }
+        assertEquals(often.answer(), once.answer());
+        List<Point> rest = cook.readings(Reads.EVERY_FIVE);
+        rest.subList(warming.size(), rest.size() - 30).forEach(p -> {
+            once.add(p, p.celsius());
+            often.add(p, p.celsius());
+        });
+        assertEquals(often.answer(), once.answer());
+    }
+
+    @Test
     public void sayWhyThereAreNone() {
         CookOf cook = cooks.get(0);
         double stop = cook.stopHere();

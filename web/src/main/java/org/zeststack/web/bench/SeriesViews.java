@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.temper.TemperWatch;
 import org.zeststack.core.temper.TemperWindow;
@@ -44,6 +45,15 @@ public class SeriesViews {
         return bench.seriesOf(run).stream()
                 .map(s -> of(sheet, state, s, readings.getOrDefault(s.id(), List.of())))
                 .toList();
+    }
+
+    /** What the cooks of a run teach, by series; those that never boiled teach nothing. */
+    public Map<Long, CookLesson> lessons(RunSheet sheet, BenchState state, long run) {
+        Map<Long, CookLesson> lessons = new LinkedHashMap<>();
+        for (Bench.Series series : bench.seriesOf(run)) {
+            pot(sheet, state, series).flatMap(FollowedPot::lesson).ifPresent(l -> lessons.put(series.id(), l));
+        }
+        return lessons;
     }
 
     /** One series as it stands. */

@@ -51,16 +51,15 @@ class SimulatedDevices {
         }
     }
 
-    private static final double TURNED_BEFORE_KELVIN = 6;
-    private static final double TURNED_TO = 0.5;
-
     /** What a device shows at a second of its own time; nothing where a reading drops out. */
     private interface Source {
         OptionalDouble at(double second);
     }
 
     private static final Duration TICK = Duration.ofSeconds(1);
-    private static final double LONGEST_SECONDS = 3 * 3600.0;
+    private static final double LONGEST_SECONDS = SimulatedPot.LONGEST_SECONDS;
+    private static final double TURNED_BEFORE_KELVIN = 6;
+    private static final double TURNED_TO = 0.5;
 
     private final Bench bench;
     private final Runs runs;

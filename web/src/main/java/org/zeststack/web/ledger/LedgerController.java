@@ -58,6 +58,7 @@ class LedgerController {
         model.addAttribute("state", state);
         model.addAttribute("account", RunAccount.of(sheet, state));
         model.addAttribute("series", views.of(sheet, state, id));
+        model.addAttribute("lessons", views.lessons(sheet, state, id));
         return "ledger/account";
     }
 }

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
@@ -21,12 +22,14 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.bench.CookLessons;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -45,6 +48,7 @@ class RunController {
     private final WorkshopStore workshop;
     private final Aside aside;
     private final Bench bench;
+    private final CookLessons lessons;
     private final LotsOfRun lotsOfRun;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -58,6 +62,7 @@ class RunController {
             Aside aside,
             Bench bench,
             LotsOfRun lotsOfRun,
+            CookLessons lessons,
             TransactionTemplate transaction,
             Clock clock) {
         this.runs = runs;
@@ -68,6 +73,7 @@ class RunController {
         this.aside = aside;
         this.bench = bench;
         this.lotsOfRun = lotsOfRun;
+        this.lessons = lessons;
         this.transaction = transaction;
         this.clock = clock;
     }
@@ -99,6 +105,13 @@ class RunController {
         model.addAttribute("bars", bars.current());
         model.addAttribute("thermometers", aside.inUse(Aside.Kind.THERMOMETER, workshop.thermometers()));
         return "run/list";
+    }
+
+    /** What earlier cooks of the sheet's formulas teach, by key. */
+    private Map<String, Learned> learned(RunSheet sheet) {
+        return sheet.formulas().stream()
+                .filter(RunSheet.FormulaBatch::cooked)
+                .collect(Collectors.toMap(RunSheet.FormulaBatch::key, f -> lessons.of(f.formula())));
     }
 
     @PostMapping("/runs")
@@ -183,6 +196,7 @@ class RunController {
         }
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
+        model.addAttribute("learned", learned(sheet));
         model.addAttribute("across", SectionDrawing.of(sheet.section()));
         model.addAttribute("lotChoices", lotsOfRun.choices(run, sheet));
         model.addAttribute("variants", sheets.variants(run));

@@ -310,4 +310,13 @@ public class CookPageTest {
         page.navigate(COOK);
         assertThat(page.locator("[data-out=checked]")).hasCount(0);
     }
+
+    @Test
+    public void sheetAndLedgerSayWhatCooksTaught() {
+        Page page = hand("runa");
+        page.navigate("/ledger/1");
+        assertThat(page.locator("article.curve").first()).containsText("min from the boil, and climbed");
+        page.navigate("/runs/4");
+        assertThat(page.locator("[data-out=learned]").first()).containsText("Earlier cooks (");
+    }
 }

@@ -220,6 +220,8 @@ public class EditingTest {
             {"/runs/5"},
             {"/runs"},
             {"/runs/5"},
+            {"/bench"},
+            {"/bench/pots"},
             {"/bench/4"},
             {"/bench/4?step=release:"},
             {"/bench/4?step=fill:filling-1"},
