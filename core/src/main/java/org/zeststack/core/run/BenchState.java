@@ -96,6 +96,14 @@ public final class BenchState {
                 .toList();
     }
 
+    /** The last time another thermometer was held into a batch. */
+    public Optional<BenchEntry> secondReading(String component) {
+        return standing.stream()
+                .filter(e -> e.body() instanceof EntryBody.SecondReading second
+                        && second.component().equals(component))
+                .reduce((earlier, later) -> later);
+    }
+
     /** The last time a batch was weighed in its pot. */
     public Optional<EntryBody.PotWeighed> potWeighed(String component) {
         return standing.stream()

@@ -174,6 +174,25 @@ public sealed interface EntryBody {
     }
 
     /**
+     * Another thermometer held into the same pot.
+     *
+     * @param component key of the batch in the pot
+     * @param thermometer its name
+     * @param celsius what it showed, its own error taken off
+     */
+    record SecondReading(String component, String thermometer, double celsius) implements EntryBody {
+
+        public static final Range CELSIUS = new Range(-10, 200, "°C");
+
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            required(faults, "second", thermometer);
+            faults.within("secondCelsius", celsius, CELSIUS);
+        }
+    }
+
+    /**
      * A pot was taken off the ring.
      *
      * @param component key of the batch in the pot

@@ -36,6 +36,8 @@ public class EntryBodyTest {
             {new EntryBody.Note(""), List.of("text")},
             {new EntryBody.RingTurned("formula-1-v1"), List.of()},
             {new EntryBody.RingTurned(""), List.of("component")},
+            {new EntryBody.SecondReading("formula-1-v1", "Short probe", 112.5), List.of()},
+            {new EntryBody.SecondReading("", "", 201), List.of("component", "second", "secondCelsius")},
             {new EntryBody.TakenOff("formula-1-v1"), List.of()},
             {new EntryBody.TakenOff(null), List.of("component")},
             {new EntryBody.PotWeighed("formula-1-v1", 3600, 1400), List.of()},

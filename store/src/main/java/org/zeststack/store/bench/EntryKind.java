@@ -15,6 +15,7 @@ public enum EntryKind {
     RING(EntryBody.RingTurned.class),
     OFF(EntryBody.TakenOff.class),
     POT(EntryBody.PotWeighed.class),
+    SECOND(EntryBody.SecondReading.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.CookieValue;
@@ -27,6 +28,7 @@ import org.zeststack.core.sugar.Stages;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.drawing.WeighInStrip;
 import org.zeststack.web.page.Page;
@@ -45,14 +47,23 @@ class BenchController {
     private final SeriesViews views;
     private final LiveHub hub;
     private final LivePots pots;
+    private final WorkshopStore workshop;
     private final CookLessons lessons;
 
-    BenchController(Runs runs, Bench bench, SeriesViews views, LiveHub hub, LivePots pots, CookLessons lessons) {
+    BenchController(
+            Runs runs,
+            Bench bench,
+            SeriesViews views,
+            LiveHub hub,
+            LivePots pots,
+            CookLessons lessons,
+            WorkshopStore workshop) {
         this.runs = runs;
         this.bench = bench;
         this.views = views;
         this.hub = hub;
         this.pots = pots;
+        this.workshop = workshop;
         this.lessons = lessons;
     }
 
@@ -134,6 +145,7 @@ class BenchController {
         Optional<BenchStep> chosen =
                 Optional.ofNullable(step).flatMap(sheet::step).or(state::next);
         model.addAttribute("today", LocalDate.now());
+        model.addAttribute("thermometers", workshop.thermometers());
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
@@ -172,7 +184,22 @@ class BenchController {
                         series.flatMap(SeriesView::cook),
                         naming,
                         series.map(SeriesView::learned).orElseGet(() -> lessons.of(batch.formula())),
+                        series.flatMap(s -> second(sheet, state, s.series())),
                         others));
+    }
+
+    /** The other thermometer that was held into this pot last, beside what the first one said then. */
+    private Optional<CookDesk.Second> second(RunSheet sheet, BenchState state, Bench.Series series) {
+        return state.secondReading(series.component())
+                .filter(e -> !e.at().isBefore(series.startedAt()))
+                .flatMap(e -> views.pot(sheet, state, series).flatMap(pot -> {
+                    var other = (EntryBody.SecondReading) e.body();
+                    OptionalDouble first = pot.trueCelsius(e.at());
+                    return first.isEmpty()
+                            ? Optional.empty()
+                            : Optional.of(new CookDesk.Second(
+                                    other.thermometer(), other.celsius(), other.celsius() - first.getAsDouble()));
+                }));
     }
 
     /** The newest entries, newest first. */

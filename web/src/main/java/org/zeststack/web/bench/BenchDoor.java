@@ -23,10 +23,13 @@ import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.Plausibility;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.store.Saved;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.EntryKind;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
@@ -40,11 +43,13 @@ class BenchDoor {
 
     private final Runs runs;
     private final Bench bench;
+    private final WorkshopStore workshop;
     private final Clock clock;
 
-    BenchDoor(Runs runs, Bench bench, Clock clock) {
+    BenchDoor(Runs runs, Bench bench, WorkshopStore workshop, Clock clock) {
         this.runs = runs;
         this.bench = bench;
+        this.workshop = workshop;
         this.clock = clock;
     }
 
@@ -87,7 +92,8 @@ class BenchDoor {
         RunSheet sheet = runs.find(id).flatMap(Run::sheet).orElseThrow(() -> Trouble.missing("This run"));
         FormInput form = FormInput.of(sent.fields() == null ? Map.of() : sent.fields());
         requireKey(form, sent.key(), sent.kind());
-        Optional<EntryBody> body = form.faulty() ? Optional.empty() : EntryForm.read(sent.kind(), form, sheet);
+        Optional<EntryBody> body =
+                form.faulty() ? Optional.empty() : EntryForm.read(sent.kind(), form, sheet, others(sent.kind()));
         if (body.isEmpty()) {
             return Answer.faulty(form);
         }
@@ -119,6 +125,11 @@ class BenchDoor {
                         "refused",
                         "This run is not on the bench, or the entry to take back is not there.");
         };
+    }
+
+    /** The workshop's thermometers, where one is named. */
+    private List<Saved<Thermometer>> others(EntryKind kind) {
+        return kind == EntryKind.SECOND ? workshop.thermometers() : List.of();
     }
 
     /** A pot whose step is done is not read any more. */

@@ -32,6 +32,7 @@ import org.zeststack.core.workshop.Thermometer;
  * @param remedies for a mass that did not come out
  * @param naming of stages, as this device has chosen
  * @param learned from earlier cooks of the formula
+ * @param second another thermometer held into it; empty where there was none
  * @param others pots that are on the rings beside this one
  */
 public record CookDesk(
@@ -44,7 +45,24 @@ public record CookDesk(
         List<Remedies.Remedy> remedies,
         Stages.Naming naming,
         Learned learned,
+        Optional<Second> second,
         List<PotStrip> others) {
+
+    /** Two good probes in one stirred pot agree within this, K (common practice, no source). */
+    private static final double AGREE_KELVIN = 1;
+
+    /**
+     * Another thermometer in the same pot.
+     *
+     * @param celsius its true temperature
+     * @param apartKelvin that less the first one's true temperature then
+     */
+    public record Second(String name, double celsius, double apartKelvin) {
+
+        public boolean agrees() {
+            return Math.abs(apartKelvin) <= AGREE_KELVIN;
+        }
+    }
 
     static CookDesk of(
             RunSheet sheet,
@@ -53,6 +71,7 @@ public record CookDesk(
             Optional<CookProgress.State> pot,
             Stages.Naming naming,
             Learned learned,
+            Optional<Second> second,
             List<PotStrip> others) {
         Cook cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
         Thermometer thermometer = sheet.thermometer();
@@ -69,6 +88,7 @@ public record CookDesk(
                 Remedies.of(cook, pot.map(CookProgress.State::seaLevelCelsius).orElse(cook.stopCelsius())),
                 naming,
                 learned,
+                second,
                 others);
     }
 

@@ -1,5 +1,6 @@
 package org.zeststack.web.bench;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.zeststack.core.formula.Finish;
@@ -9,6 +10,8 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.temper.Room;
+import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.store.Saved;
 import org.zeststack.store.bench.EntryKind;
 import org.zeststack.web.form.FormInput;
 
@@ -17,7 +20,8 @@ final class EntryForm {
 
     private EntryForm() {}
 
-    static Optional<EntryBody> read(EntryKind kind, FormInput form, RunSheet sheet) {
+    static Optional<EntryBody> read(
+            EntryKind kind, FormInput form, RunSheet sheet, List<Saved<Thermometer>> thermometers) {
         Optional<EntryBody> body =
                 switch (kind) {
                     case STEP_DONE -> stepDone(form, sheet);
@@ -31,6 +35,7 @@ final class EntryForm {
                     case RING -> ring(form, sheet);
                     case OFF -> off(form, sheet);
                     case POT -> pot(form, sheet);
+                    case SECOND -> second(form, sheet, thermometers);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
         Faults faults = new Faults();
@@ -89,6 +94,20 @@ final class EntryForm {
     private static Optional<EntryBody> off(FormInput form, RunSheet sheet) {
         String component = batch(form, sheet, "component");
         return form.build(() -> new EntryBody.TakenOff(component));
+    }
+
+    private static Optional<EntryBody> second(FormInput form, RunSheet sheet, List<Saved<Thermometer>> thermometers) {
+        String component = batch(form, sheet, "second");
+        double shown = form.celsius("secondCelsius", EntryBody.SecondReading.CELSIUS);
+        Optional<Saved<Thermometer>> second = thermometers.stream()
+                .filter(t -> String.valueOf(t.id()).equals(form.text("second")))
+                .findFirst();
+        if (second.isEmpty()) {
+            form.add(Fault.of("second", form.text("second"), "Choose which thermometer that is."));
+            return Optional.empty();
+        }
+        return form.build(() -> new EntryBody.SecondReading(
+                component, second.get().name(), second.get().content().trueCelsius(shown)));
     }
 
     private static Optional<EntryBody> pot(FormInput form, RunSheet sheet) {

@@ -135,6 +135,15 @@ final class FollowedPot {
         return Optional.of(new Off(off, before, highest));
     }
 
+    /** True temperature at a moment by the last reading until then that is not wild; empty before the first one. */
+    synchronized OptionalDouble trueCelsius(Instant at) {
+        double minute = series.ownSeconds(at) / 60;
+        return curve.stream()
+                .filter(s -> s.minute() <= minute && !s.wild())
+                .mapToDouble(s -> thermometer.trueCelsius(s.celsius()))
+                .reduce((earlier, later) -> later);
+    }
+
     Learned learned() {
         return learned;
     }

@@ -1,6 +1,7 @@
 package org.zeststack.web.bench;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
@@ -35,6 +36,7 @@ public class CookDeskTest {
                 List.of(),
                 Stages.Naming.PRINTED,
                 learned,
+                Optional.empty(),
                 List.of());
     }
 
@@ -58,6 +60,14 @@ public class CookDeskTest {
         assertEquals(level.takeOffReading(probe), probe.readingAt(stop), 1e-9);
         Learned climbs = Learned.of(List.of(new CookLesson(1, 0.5, 9, OptionalDouble.of(0.7))));
         assertEquals(desk(climbs).takeOffReading(probe), probe.readingAt(stop - 0.7), 1e-9);
+    }
+
+    @Test
+    public void twoThermometersAgreeWithinAKelvin() {
+        assertTrue(new CookDesk.Second("Short probe", 112, 1).agrees());
+        assertTrue(new CookDesk.Second("Short probe", 112, -1).agrees());
+        assertFalse(new CookDesk.Second("Short probe", 112, 1.01).agrees());
+        assertFalse(new CookDesk.Second("Short probe", 112, -1.01).agrees());
     }
 
     @Test

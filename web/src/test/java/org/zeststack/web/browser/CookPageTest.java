@@ -19,8 +19,11 @@ import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.simulate.SimulatedPot.Probe;
 import org.zeststack.core.simulate.SimulatedPot.Turned;
+import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.store.Stamp;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
+import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.TestApp;
 
 /** A pot of caramel as the bench sees it; it is cooked by a pot that shares no physics with what judges it. */
@@ -318,5 +321,27 @@ public class CookPageTest {
         assertThat(page.locator("article.curve").first()).containsText("min from the boil, and climbed");
         page.navigate("/runs/4");
         assertThat(page.locator("[data-out=learned]").first()).containsText("Earlier cooks (");
+    }
+
+    @Test
+    public void twoThermometersThatDisagreeAreTold() {
+        WorkshopStore workshop = app.bean(WorkshopStore.class);
+        long other = workshop.addThermometer(
+                "Short probe",
+                new Thermometer(Thermometer.Kind.PROBE, 0, 97.8, 97.8),
+                new Stamp("Runa", Instant.now()));
+        cooked(pot(Probe.GOOD), 500);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        double first = sheet.thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
+        page.fill("#secondCelsius", String.valueOf(Math.round(10 * (first + 0.5)) / 10.0));
+        page.click("text=Compare");
+        assertThat(page.locator("[data-fault=second]")).containsText("Choose which");
+        page.selectOption("#second", String.valueOf(other));
+        page.click("text=Compare");
+        assertThat(page.locator("[data-out=second]")).containsText("Short probe agrees");
+        page.fill("#secondCelsius", String.valueOf(Math.round(10 * (first - 2.4)) / 10.0));
+        page.click("text=Compare");
+        assertThat(page.locator("[data-out=second]")).containsText("apart by 2.4 K downwards");
     }
 }
