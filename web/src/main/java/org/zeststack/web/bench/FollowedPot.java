@@ -184,9 +184,10 @@ final class FollowedPot {
         }
     }
 
-    /** The way to the stop, as the thermometer would show it. */
+    /** The way to the stop, as the thermometer would show it; empty once it is off. */
     synchronized List<Seen> ahead() {
-        return progress.ahead().stream()
+        List<CookProgress.Point> way = off == null ? progress.ahead() : List.of();
+        return way.stream()
                 .map(p -> new Seen(p.minute(), thermometer.readingAt(p.celsius()), false))
                 .toList();
     }
