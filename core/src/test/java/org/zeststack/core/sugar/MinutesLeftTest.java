@@ -150,6 +150,28 @@ public class MinutesLeftTest {
     }
 
     @Test
+    public void areOverWhenThePotStandsAtItsStop() {
+        List<Double> late = new ArrayList<>();
+        for (CookOf cook : cooks) {
+            BoilWatch watch = new BoilWatch(cook.told(), cook.pressureKpa(), cook.stopHere());
+            double over = Double.NaN;
+            for (Point point : cook.readings(Reads.EVERY_SECOND, cook.stoppedAt() + 120)) {
+                watch.add(point, point.celsius());
+                boolean near = 60 * point.minute() > cook.stoppedAt() - 120;
+                if (near && Double.isNaN(over) && watch.answer().reason() == Reason.PAST) {
+                    over = 60 * point.minute();
+                }
+            }
+            late.add(over - cook.stoppedAt());
+        }
+        double[] seconds =
+                late.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        double median = seconds[seconds.length / 2];
+        assertTrue(Math.abs(median) < 6, "as often early as late, median %.1f s of %s".formatted(median, late));
+        assertTrue(seconds[0] > -90 && seconds[seconds.length - 1] < 90, late.toString());
+    }
+
+    @Test
     public void sayWhyThereAreNone() {
         CookOf cook = cooks.get(0);
         double stop = cook.stopHere();

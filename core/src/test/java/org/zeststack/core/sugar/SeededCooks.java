@@ -57,8 +57,12 @@ final class SeededCooks {
             double turnedAt) {
 
         List<Point> readings(Reads reads) {
+            return readings(reads, stoppedAt);
+        }
+
+        List<Point> readings(Reads reads, double until) {
             List<Point> points = new ArrayList<>();
-            for (int second = 0; second <= stoppedAt; second += reads.seconds) {
+            for (int second = 0; second <= until; second += reads.seconds) {
                 OptionalDouble reading = pot.readingAt(second);
                 if (reading.isPresent()) {
                     double shown = reading.getAsDouble();
