@@ -10,7 +10,7 @@ import org.zeststack.core.sugar.SeededCooks.Reads;
 /** A hundred seeded cooks read in four ways. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */
 public class MinutesLeftBench {
 
-    private static final long UNSEEN = 500_000;
+    private static final long UNSEEN = 2_000_000;
     private static final int COOKS = 100;
     private static final double[] BANDS = {0, 2, 5, 10, 15};
     private static final double[] SINCE = {0, 30, 60, 120, 1e9};
