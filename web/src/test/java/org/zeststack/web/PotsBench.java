@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -112,6 +113,7 @@ public class PotsBench {
         }
         Map<String, Long> sent = new ConcurrentHashMap<>();
         AtomicInteger faults = new AtomicInteger();
+        CountDownLatch open = new CountDownLatch(THERMOMETERS * SECONDS);
         ScheduledExecutorService clock = Executors.newScheduledThreadPool(THERMOMETERS);
         for (int i = 0; i < THERMOMETERS; i++) {
             long pot = pots.get(i).id();
@@ -129,15 +131,18 @@ public class PotsBench {
                             } catch (Exception e) {
                                 faults.incrementAndGet();
                             }
+                            open.countDown();
                         }
                     },
                     50L * i,
                     1000,
                     TimeUnit.MILLISECONDS);
         }
-        // The pages work on their own; Playwright only has to be asked at the end.
-        Thread.sleep((SECONDS + 4) * 1000L);
+        if (!open.await(2 * SECONDS, TimeUnit.SECONDS)) {
+            throw new IllegalStateException(open.getCount() + " readings were not sent in twice their time");
+        }
         clock.shutdownNow();
+        pages.forEach(page -> page.waitForCondition(() -> lastOnEach(page, pots)));
         Bench bench = app.bean(Bench.class);
         say(
                 "readings kept of 20 thermometers, one a second for two minutes",
@@ -159,6 +164,14 @@ public class PotsBench {
         say("seconds until both pages show a pot's last reading, 95 in 100", late.get((int) (0.95 * late.size())));
         say("the same, the last of all", late.get(late.size() - 1));
         pages.forEach(page -> page.context().close());
+    }
+
+    /** Whether every pot's last reading has stood on a page. */
+    private static boolean lastOnEach(Page page, List<Bench.Series> pots) {
+        String last = String.format(Locale.ROOT, "%.1f", 30 + 0.5 * (SECONDS - 1));
+        return (boolean) page.evaluate(
+                "([ids, last]) => ids.every((id) => last in (window.seen[id] ?? {}))",
+                List.of(pots.stream().map(p -> String.valueOf(p.id())).toList(), last));
     }
 
     /** Seconds from each sending until this reading or a later one stood there. */

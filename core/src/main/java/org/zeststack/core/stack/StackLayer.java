@@ -73,19 +73,7 @@ public record StackLayer(
 
     /** The same, so many times as much laid for what stays. */
     StackLayer laid(double share) {
-        return new StackLayer(
-                index,
-                key,
-                design,
-                material,
-                fromMm,
-                toMm,
-                thicknessMm,
-                volumeMl,
-                grams,
-                laidGrams * share,
-                window,
-                perSheet);
+        return part(1, share, window);
     }
 
     /** The same, cut from sheets that give so many, with what is left of them and what breaks. */

@@ -26,10 +26,20 @@ public final class CookProgress {
 
     /** Why there are no minutes. */
     public enum Reason {
-        NOT_BOILING,
-        TOO_FEW,
-        NOT_RISING,
-        PAST
+        NOT_BOILING("it does not boil yet"),
+        TOO_FEW("a few readings more"),
+        NOT_RISING("it does not rise"),
+        PAST("past the stop");
+
+        private final String words;
+
+        Reason(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
     }
 
     /**

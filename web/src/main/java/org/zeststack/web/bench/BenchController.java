@@ -145,7 +145,6 @@ class BenchController {
         Optional<BenchStep> chosen =
                 Optional.ofNullable(step).flatMap(sheet::step).or(state::next);
         model.addAttribute("today", LocalDate.now());
-        model.addAttribute("thermometers", workshop.thermometers());
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
@@ -181,10 +180,11 @@ class BenchController {
                         sheet,
                         batch,
                         state,
-                        series.flatMap(SeriesView::cook),
+                        series,
                         naming,
                         series.map(SeriesView::learned).orElseGet(() -> lessons.of(batch.formula())),
                         series.flatMap(s -> second(sheet, state, s.series())),
+                        workshop.thermometers(),
                         others));
     }
 

@@ -19,6 +19,7 @@ import org.zeststack.core.sugar.WeighedPot;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.workshop.Thermometer;
+import org.zeststack.store.Saved;
 
 /**
  * What a pot's page shows beyond its readings.
@@ -33,6 +34,7 @@ import org.zeststack.core.workshop.Thermometer;
  * @param naming of stages, as this device has chosen
  * @param learned from earlier cooks of the formula
  * @param second another thermometer held into it; empty where there was none
+ * @param thermometers of the workshop, to compare with
  * @param others pots that are on the rings beside this one
  */
 public record CookDesk(
@@ -46,6 +48,7 @@ public record CookDesk(
         Stages.Naming naming,
         Learned learned,
         Optional<Second> second,
+        List<Saved<Thermometer>> thermometers,
         List<PotStrip> others) {
 
     /** Two good probes in one stirred pot agree within this, K (common practice, no source). */
@@ -68,12 +71,15 @@ public record CookDesk(
             RunSheet sheet,
             RunSheet.FormulaBatch batch,
             BenchState state,
-            Optional<CookProgress.State> pot,
+            Optional<SeriesView> series,
             Stages.Naming naming,
             Learned learned,
             Optional<Second> second,
+            List<Saved<Thermometer>> thermometers,
             List<PotStrip> others) {
-        Cook cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
+        Cook cook = series.flatMap(SeriesView::plannedCook)
+                .orElseGet(() -> Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa()));
+        Optional<CookProgress.State> pot = series.flatMap(SeriesView::cook);
         Thermometer thermometer = sheet.thermometer();
         double here = cook.stopCelsiusHere();
         return new CookDesk(
@@ -89,6 +95,7 @@ public record CookDesk(
                 naming,
                 learned,
                 second,
+                thermometers,
                 others);
     }
 

@@ -37,6 +37,7 @@ public class CookDeskTest {
                 Stages.Naming.PRINTED,
                 learned,
                 Optional.empty(),
+                List.of(),
                 List.of());
     }
 
