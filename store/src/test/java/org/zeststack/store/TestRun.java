@@ -6,6 +6,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.PotPlan;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.weighing.FillWindow;
 import org.zeststack.core.workshop.Thermometer;
@@ -18,6 +19,7 @@ public final class TestRun {
     private TestRun() {}
 
     public static RunSheet sheet() {
+        PotPlan.Mass mass = new PotPlan.Mass(Map.of(Part.SUCROSE, 200.0, Part.WATER, 100.0), 42);
         Working why = Working.of("why").line("a", "1 + 1 = %d", 2).from("arithmetic");
         return new RunSheet(
                 RunSheet.SCHEMA_VERSION,
@@ -69,7 +71,12 @@ public final class TestRun {
                         1,
                         "",
                         0.0,
-                        null)),
+                        null,
+                        new PotPlan(
+                                mass,
+                                List.of(),
+                                new PotPlan.Second(List.of("Honey"), mass, 121, 119.5, 120, 180),
+                                null))),
                 List.of(new RunSheet.CouvertureBatch(
                         "couverture-dark",
                         "dark",

@@ -56,10 +56,10 @@ function reached(pot) {
   return Object.keys(LEADS).filter((lead) => lead !== 'off' && minutes <= LEADS[lead]).pop();
 }
 
-const words = (lead, name) =>
-  lead === 'off' ? `Take ${name} off the heat now` : `${name}: ${LEADS[lead]} ${LEADS[lead] === 1 ? 'minute' : 'minutes'} left`;
+const words = (lead, name, pours) =>
+  lead === 'off' ? (pours ? `${name}: pour in ${pours} now` : `Take ${name} off the heat now`) : `${name}: ${LEADS[lead]} ${LEADS[lead] === 1 ? 'minute' : 'minutes'} left`;
 
-/** Speaks up once for each lead of each cook. */
+/** Speaks up once for each lead of each cook, and of each pour into it. */
 export function tell() {
   const pot = document.querySelector('.instrument.pot');
   if (pot?.dataset.running !== 'true') {
@@ -67,11 +67,12 @@ export function tell() {
   }
   const lead = reached(pot);
   const choice = chosen();
-  const before = told.get(pot.dataset.series);
+  const due = `${pot.dataset.series} ${pot.dataset.pours ?? ''}`;
+  const before = told.get(due);
   if (!lead || (before !== undefined && LEADS[before] <= LEADS[lead])) {
     return;
   }
-  told.set(pot.dataset.series, lead);
+  told.set(due, lead);
   if (!choice[lead]) {
     return;
   }
@@ -85,6 +86,6 @@ export function tell() {
     navigator.vibrate?.(lead === 'off' ? [400, 200, 400, 200, 400] : [300]);
   }
   if (choice.speak && 'speechSynthesis' in window) {
-    speechSynthesis.speak(new SpeechSynthesisUtterance(words(lead, pot.dataset.name)));
+    speechSynthesis.speak(new SpeechSynthesisUtterance(words(lead, pot.dataset.name, pot.dataset.pours)));
   }
 }

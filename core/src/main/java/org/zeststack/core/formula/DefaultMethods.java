@@ -35,10 +35,14 @@ public final class DefaultMethods {
     public static List<MethodStep> of(Formula formula) {
         List<MethodStep> steps = new ArrayList<>();
         Set<Act> done = EnumSet.noneOf(Act.class);
-        for (MethodStep step : untouched(formula) ? usual(formula) : placed(formula)) {
+        List<MethodStep> worded = untouched(formula) ? usual(formula) : placed(formula);
+        for (int i = 0; i < worded.size(); i++) {
+            MethodStep step = worded.get(i);
             boolean cold = step.does() == Act.COOK && !boils(formula);
-            boolean again = step.acts() && !done.add(step.does());
-            steps.add(cold || again ? step.doing(Act.HAND, "") : step);
+            boolean fills = step.does() == Act.ADD || step.does() == Act.SECOND_POT;
+            boolean empty = fills && !FormulaPots.used(formula, i);
+            boolean again = step.acts() && step.does() != Act.ADD && !done.add(step.does());
+            steps.add(cold || empty || again ? step.doing(Act.HAND, "") : step);
         }
         if (!done.contains(Act.WEIGH)) {
             steps.add(0, any(Act.WEIGH));

@@ -20,8 +20,9 @@ import org.zeststack.core.water.WaterActivity;
  * A formula before and after cooking, baking and whipping.
  *
  * @param before everything weighed out; optional lines are not counted
- * @param pot what goes into the pot; empty mass for an uncooked formula
- * @param cook the cook at sea-level target and this place's pressure; empty where none is made to a reading
+ * @param pot what is cooked, in all its pots
+ * @param pots the same by pot and time
+ * @param cook the cook of the first pot at sea-level target and this place's pressure; empty where none is made to a reading
  * @param after the finished mass; where it ends by eye, at the middle of the moisture claimed
  * @param leastGrams finished mass at the least moisture claimed
  * @param greatestGrams finished mass at the greatest moisture claimed, and with the most of what goes in to effect
@@ -34,6 +35,7 @@ import org.zeststack.core.water.WaterActivity;
 public record FormulaBalance(
         Composition before,
         Composition pot,
+        FormulaPots pots,
         Optional<Cook> cook,
         Composition after,
         double leastGrams,
@@ -71,6 +73,7 @@ public record FormulaBalance(
         return new FormulaBalance(
                 before,
                 pot,
+                pots,
                 cook,
                 after,
                 Math.min(leastGrams, most.leastGrams),
@@ -83,12 +86,16 @@ public record FormulaBalance(
     }
 
     private static FormulaBalance started(Formula formula, IngredientTable ingredients, double pressureKpa) {
-        Composition pot = sum(formula, ingredients, true);
-        Composition later = sum(formula, ingredients, false);
+        FormulaPots pots = FormulaPots.of(formula, ingredients, pressureKpa);
+        Composition pot = pots.all();
+        Composition later = later(formula, ingredients);
         Composition before = pot.plus(later);
-        Optional<Cook> cook =
-                formula.cooked() ? Optional.of(Cook.to(pot, formula.stopCelsius(), pressureKpa)) : Optional.empty();
-        Composition cooked = cook.map(Cook::after).orElse(pot);
+        Optional<Cook> cook = formula.cooked()
+                ? Optional.of(Cook.to(pots.main(), formula.stopCelsius(), pressureKpa))
+                : Optional.empty();
+        Composition cooked = cook.map(Cook::after)
+                .map(c -> pots.second().map(s -> c.plus(s.cook().after())).orElse(c))
+                .orElse(pot);
         Finish finish = formula.finish();
         double least = cooked.totalGrams();
         double greatest = least;
@@ -107,13 +114,13 @@ public record FormulaBalance(
         Composition after = baked(whole, before, finish.bakedLossFraction());
         double other = after.totalGrams() - cooked.totalGrams();
         Density density = density(formula, ingredients, after);
-        return finished(formula, before, pot, cook, after, density, least + other, greatest + other, known);
+        return finished(formula, before, pots, cook, after, density, least + other, greatest + other, known);
     }
 
     private static FormulaBalance finished(
             Formula formula,
             Composition before,
-            Composition pot,
+            FormulaPots pots,
             Optional<Cook> cook,
             Composition after,
             Density density,
@@ -128,7 +135,18 @@ public record FormulaBalance(
             refused = refusal.getMessage();
         }
         return new FormulaBalance(
-                before, pot, cook, after, least, greatest, known, density, bulk(density, after), activity, refused);
+                before,
+                pots.all(),
+                pots,
+                cook,
+                after,
+                least,
+                greatest,
+                known,
+                density,
+                bulk(density, after),
+                activity,
+                refused);
     }
 
     /**
@@ -181,10 +199,11 @@ public record FormulaBalance(
         return WaterActivity.at25(crystals ? Solution.saturated(after) : Solution.in(after));
     }
 
-    private static Composition sum(Formula formula, IngredientTable ingredients, boolean inPot) {
+    /** What goes in once the pot is off. */
+    private static Composition later(Formula formula, IngredientTable ingredients) {
         Composition sum = Composition.NOTHING;
         for (FormulaLine line : formula.lines()) {
-            if (line.counts() && (line.role() == FormulaLine.Role.POT) == inPot) {
+            if (line.counts() && line.role() != FormulaLine.Role.POT) {
                 sum = sum.plus(ingredients.get(line.ingredient()).grams(line.grams()));
             }
         }

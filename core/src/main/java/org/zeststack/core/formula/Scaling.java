@@ -236,7 +236,7 @@ public record Scaling(
         }
 
         private int pots() {
-            Composition pot = balance.pot().times(wanted);
+            Composition pot = balance.pots().main().times(wanted);
             boolean boils = formula.cooked() || formula.finish().byEye();
             if (limits.potLitres() == null || !boils || pot.totalGrams() == 0) {
                 return 1;

@@ -8,6 +8,14 @@ public enum Act {
     WEIGH("weigh out"),
     /** The pot goes to the stop reading, or to the sign that it is cooked to by eye. */
     COOK("cook to the stop"),
+    /** Lines go into the pot while it cooks. */
+    ADD("pour into the pot"),
+    /** What goes into a second pot is cooked to the step's own reading. */
+    SECOND_POT("cook in a second pot"),
+    /** Whites or cream are whipped while pots cook. */
+    WHISK("whisk meanwhile"),
+    /** The joined mass is dried on the heat. */
+    DRY("dry on the heat"),
     /** What came of a formula is put on the scale. */
     YIELD("weigh what came of it"),
     /** A bowl is brought into temper. */

@@ -23,6 +23,7 @@ import org.zeststack.core.quantity.Range;
  * @param does what it does to the masses; steps written before steps knew it are by hand
  * @param part what that is done to: the key of a bar's layer; empty where there is only one thing it can be
  * @param takes what it takes up while it lasts, so that nothing else can have it: ring, oven, refrigerator
+ * @param stir whether it is stirred: milk scorches, a pure syrup grains; null where nobody said
  */
 public record MethodStep(
         String action,
@@ -39,7 +40,8 @@ public record MethodStep(
         Long wrongPhoto,
         Act does,
         String part,
-        List<String> takes) {
+        List<String> takes,
+        Boolean stir) {
 
     public static final Range REST_MINUTES = new Range(0, 60 * 24 * 60, "min");
 
@@ -59,7 +61,7 @@ public record MethodStep(
 
     /** A step told by action, cue and caution alone. */
     public MethodStep(String action, String cue, String caution) {
-        this(action, cue, caution, "", "", false, null, null, "", "", null, null, Act.HAND, "", List.of());
+        this(action, cue, caution, "", "", false, null, null, "", "", null, null, Act.HAND, "", List.of(), null);
     }
 
     /** A step in a table of usual methods. */
@@ -79,7 +81,10 @@ public record MethodStep(
                 null,
                 row.text("does").isEmpty() ? Act.HAND : Act.valueOf(row.text("does")),
                 "",
-                row.words("takes"));
+                row.words("takes"),
+                row.text("stir").isEmpty()
+                        ? null
+                        : Boolean.valueOf(row.text("stir").equals("yes")));
     }
 
     /** The same step doing something. */
@@ -99,7 +104,8 @@ public record MethodStep(
                 wrongPhoto,
                 act,
                 to,
-                takes);
+                takes,
+                stir);
     }
 
     /** What is taken up, as typed: told apart by commas or semicolons, each once. */

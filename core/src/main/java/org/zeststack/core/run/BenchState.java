@@ -27,6 +27,9 @@ public final class BenchState {
     private final List<String> notes = new ArrayList<>();
     private final Map<String, Double> actuals = new HashMap<>();
     private final Map<String, Double> air = new HashMap<>();
+    private final Map<String, BenchEntry> begun = new HashMap<>();
+    private final Map<String, Integer> poured = new HashMap<>();
+    private final Map<String, Map<String, EntryBody.Sign>> signs = new HashMap<>();
     private Double room;
 
     private BenchState(RunSheet sheet, List<BenchEntry> standing) {
@@ -63,9 +66,53 @@ public final class BenchState {
             actuals.put(actual.component() + " " + actual.ingredient(), actual.grams());
         } else if (entry.body() instanceof EntryBody.Cup cup) {
             air.put(cup.component(), cup.air());
+        } else if (entry.body() instanceof EntryBody.StepBegun step) {
+            begun.put(step.step(), entry);
+        } else if (entry.body() instanceof EntryBody.Poured pour) {
+            pour(pour.component(), entry);
+        } else if (entry.body() instanceof EntryBody.Sign sign) {
+            signs.computeIfAbsent(sign.step(), k -> new LinkedHashMap<>()).put(sign.sign(), sign);
         } else if (entry.body() instanceof EntryBody.Note note) {
             notes.add(note.text());
         }
+    }
+
+    /** The step that pours what was next is done with it. */
+    private void pour(String component, BenchEntry entry) {
+        int number = poured.merge(component, 1, Integer::sum) - 1;
+        sheet.formula(component)
+                .map(RunSheet.FormulaBatch::pours)
+                .filter(pours -> number < pours.size())
+                .ifPresent(pours -> done.put(pours.get(number).step(), entry));
+    }
+
+    /** Since when a step is under way, by the hand that said so last. */
+    public Optional<Instant> begun(String step) {
+        return Optional.ofNullable(begun.get(step)).map(BenchEntry::at);
+    }
+
+    /** When a step was done. */
+    public Optional<Instant> doneAt(String step) {
+        return Optional.ofNullable(done.get(step)).map(BenchEntry::at);
+    }
+
+    /** How many pours into a batch are in. */
+    public int pouredInto(String component) {
+        return poured.getOrDefault(component, 0);
+    }
+
+    /** What was said last of a sign that ends a step; empty where nobody looked. */
+    public Optional<EntryBody.Sign> sign(String step, String sign) {
+        return Optional.ofNullable(signs.getOrDefault(step, Map.of()).get(sign));
+    }
+
+    /** When something was poured into a batch, oldest first. */
+    public List<Instant> poured(String component) {
+        return standing.stream()
+                .filter(e -> e.body() instanceof EntryBody.Poured pour
+                        && pour.component().equals(component))
+                .map(BenchEntry::at)
+                .toList();
     }
 
     /** Grams really used of a line that goes in to effect, the last ones written down. */
@@ -106,10 +153,16 @@ public final class BenchState {
 
     /** The last time a batch was weighed in its pot. */
     public Optional<EntryBody.PotWeighed> potWeighed(String component) {
+        return potWeighed(component, "");
+    }
+
+    /** The last time a batch was weighed at a step other than its cook. */
+    public Optional<EntryBody.PotWeighed> potWeighed(String component, String step) {
         return standing.stream()
                 .map(BenchEntry::body)
                 .filter(b -> b instanceof EntryBody.PotWeighed weighed
-                        && weighed.component().equals(component))
+                        && weighed.component().equals(component)
+                        && weighed.step().equals(step))
                 .map(EntryBody.PotWeighed.class::cast)
                 .reduce((earlier, later) -> later);
     }
@@ -143,7 +196,9 @@ public final class BenchState {
 
     /** What a finished step's component weighed, if it was put on the scale. */
     public Optional<Double> weighedGrams(String step) {
-        return Optional.ofNullable(done.get(step)).map(e -> ((EntryBody.StepDone) e.body()).grams());
+        return Optional.ofNullable(done.get(step))
+                .map(BenchEntry::body)
+                .map(b -> b instanceof EntryBody.StepDone of ? of.grams() : null);
     }
 
     /** Grams per cavity weighed for a layer, oldest first. */
@@ -172,7 +227,8 @@ public final class BenchState {
                     && taken.component().equals(component)) {
                 off = true;
             } else if (entry.body() instanceof EntryBody.PotWeighed weighed
-                    && weighed.component().equals(component)) {
+                    && weighed.component().equals(component)
+                    && weighed.step().isEmpty()) {
                 grams = off ? Double.valueOf(weighed.massGrams()) : null;
             }
         }

@@ -205,13 +205,72 @@ public sealed interface EntryBody {
     }
 
     /**
+     * What was next is in the pot.
+     *
+     * @param component key of the batch in the pot
+     */
+    record Poured(String component) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+        }
+    }
+
+    /**
+     * A step that takes its time is begun.
+     *
+     * @param step id on the run sheet
+     */
+    record StepBegun(String step) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "step", step);
+        }
+    }
+
+    /**
+     * A sign that ends a step was seen, or not yet.
+     *
+     * @param step id on the run sheet
+     * @param sign as the step words it
+     * @param found what was found instead; empty where it was seen as worded
+     */
+    record Sign(String step, String sign, String found) implements EntryBody {
+
+        public Sign {
+            found = found == null ? "" : found;
+        }
+
+        @Override
+        public void check(Faults faults) {
+            required(faults, "step", step);
+            required(faults, "sign", sign);
+            notTooLong(faults, "found", found);
+        }
+
+        public boolean seen() {
+            return found.isEmpty();
+        }
+    }
+
+    /**
      * A pot weighed with what is in it: the scale as a second thermometer.
      *
      * @param component key of the batch in the pot
      * @param grossGrams pot and mass
      * @param tareGrams the empty pot with what stands in it
+     * @param step id of the step that was under way where that is not the cook itself; empty else
      */
-    record PotWeighed(String component, double grossGrams, double tareGrams) implements EntryBody {
+    record PotWeighed(String component, double grossGrams, double tareGrams, String step) implements EntryBody {
+
+        public PotWeighed {
+            step = step == null ? "" : step;
+        }
+
+        /** A pot on its ring, or taken off it. */
+        public PotWeighed(String component, double grossGrams, double tareGrams) {
+            this(component, grossGrams, tareGrams, "");
+        }
 
         public static final Range TARE = WeighIn.TARE;
 

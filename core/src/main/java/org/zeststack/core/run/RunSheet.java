@@ -3,12 +3,18 @@ package org.zeststack.core.run;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.picture.CrossSection;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.sugar.Moistures;
+import org.zeststack.core.sugar.StagedCook;
 import org.zeststack.core.weighing.FillWindow;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -170,7 +176,7 @@ public record RunSheet(
      * @param usableGrams what reaches the pieces and other formulas
      * @param factor what every line of the formula was multiplied by, apart from counted pieces
      * @param rawGrams everything weighed out
-     * @param potGrams what goes into the pot, by part of composition; empty map when not cooked
+     * @param potGrams what goes into the first pot, by part of composition; empty map when not cooked, and by eye on older sheets
      * @param stopCelsius sea-level target; null when not cooked, as the two after it
      * @param stopCelsiusHere true temperature at this place
      * @param stopReading what this thermometer shows then
@@ -184,6 +190,7 @@ public record RunSheet(
      * @param sharedOut why there are several; empty where there is one
      * @param airFraction air that it is planned with; 0 where it is not whipped
      * @param cookedGrams what the pots hold at the stop; null where none is made to a reading, and on older sheets
+     * @param pots what of it goes into which pot, and when; null where nothing is cooked to a reading, and on older sheets
      */
     public record FormulaBatch(
             String key,
@@ -211,7 +218,11 @@ public record RunSheet(
             Integer batches,
             String sharedOut,
             Double airFraction,
-            Double cookedGrams) {
+            Double cookedGrams,
+            PotPlan pots) {
+
+        /** What the key of a second pot ends with. */
+        public static final String SECOND = "~second";
 
         /** Sheets frozen before called the finished mass usable, and knew neither off-cuts nor what others take. */
         public FormulaBatch {
@@ -249,8 +260,103 @@ public record RunSheet(
             return stopCelsius != null;
         }
 
+        /** Everything that goes into its first pot, of all its batches. */
         public Composition pot() {
             return Composition.of(potGrams, dextroseEquivalent);
+        }
+
+        /** What one pot of it weighs when it is done, least and greatest; both 0 where it is not known what goes into it. */
+        public Range doneGrams() {
+            if (potGrams.isEmpty() || cooked() && cookedGrams == null) {
+                return new Range(0, 0, "g");
+            }
+            double later = rawGrams - pot().totalGrams();
+            double each = 1.0 / batches;
+            return cooked()
+                    ? new Range(cookedGrams * each, cookedGrams * each, "g")
+                    : new Range((finishedGrams - later) * each, (mostFinishedGrams - later) * each, "g");
+        }
+
+        /** How moist a pot of it is that weighs so much, by what went in; empty where it cannot weigh that, or what went in is not known. */
+        public Optional<Double> moisture(double potGrams) {
+            return this.potGrams.isEmpty() ? Optional.empty() : Moistures.of(pot().times(1.0 / batches), potGrams);
+        }
+
+        /** What is poured into a pot of it while it cooks. */
+        public List<PotPlan.Pour> pours() {
+            return pots == null ? List.of() : pots.pours();
+        }
+
+        /** What is cooked in its second pot, as a batch of its own; empty where there is none. */
+        public Optional<FormulaBatch> second() {
+            return Optional.ofNullable(pots).map(PotPlan::second).map(this::secondOf);
+        }
+
+        /** Whether it is the second pot of another. */
+        public boolean inSecondPot() {
+            return key.endsWith(SECOND);
+        }
+
+        private FormulaBatch secondOf(PotPlan.Second of) {
+            Composition mass = of.mass().composition();
+            return new FormulaBatch(
+                    key + SECOND,
+                    String.join(", ", of.names()) + " for " + name,
+                    version,
+                    material,
+                    0,
+                    of.cookedGrams(),
+                    factor,
+                    mass.totalGrams(),
+                    lines.stream().filter(l -> of.names().contains(l.name())).toList(),
+                    of.mass().grams(),
+                    of.mass().dextroseEquivalent(),
+                    of.stopCelsius(),
+                    of.stopCelsiusHere(),
+                    of.stopReading(),
+                    List.of(),
+                    why,
+                    of.cookedGrams(),
+                    of.cookedGrams(),
+                    new Deposit(0, 0, 0),
+                    Map.of(),
+                    mass.waterGrams(),
+                    Ending.READING,
+                    batches,
+                    "",
+                    0.0,
+                    of.cookedGrams(),
+                    null);
+        }
+
+        /**
+         * One pot of it, that nothing was read of yet.
+         *
+         * @param afterHeatKelvin how much it climbs on after it is taken off
+         */
+        public StagedCook cook(double pressureKpa, double afterHeatKelvin) {
+            double one = 1.0 / batches;
+            return new StagedCook(
+                    start(),
+                    pours().stream()
+                            .map(p -> new StagedCook.Pour(
+                                    p.mass().composition().times(one),
+                                    p.atCelsius() == null ? OptionalDouble.empty() : OptionalDouble.of(p.atCelsius())))
+                            .toList(),
+                    stopCelsius,
+                    pressureKpa,
+                    afterHeatKelvin);
+        }
+
+        /** What is in one pot of it at first. */
+        public Composition start() {
+            Composition all = pots == null ? pot() : pots.start().composition();
+            return all.times(1.0 / batches);
+        }
+
+        /** One pot of it as planned, with everything in it. */
+        public Cook planned(double pressureKpa) {
+            return Cook.to(pot().times(1.0 / batches), stopCelsius, pressureKpa);
         }
     }
 
@@ -379,6 +485,7 @@ public record RunSheet(
     public boolean weighsAt(BenchStep step) {
         return step.kind() == StepKind.MIX
                 || step.kind() == StepKind.COOK
+                        && formula(step.component()).isPresent()
                         && steps.stream()
                                 .noneMatch(s -> s.kind() == StepKind.MIX
                                         && s.component().equals(step.component()));
@@ -386,6 +493,37 @@ public record RunSheet(
 
     public Optional<FormulaBatch> formula(String key) {
         return formulas.stream().filter(f -> f.key().equals(key)).findFirst();
+    }
+
+    /** Batches, each with what cooks in its second pot behind it. */
+    public List<FormulaBatch> pots() {
+        return formulas.stream()
+                .flatMap(f -> Stream.concat(Stream.of(f), f.second().stream()))
+                .toList();
+    }
+
+    /** What a pot cooks: a batch, or the second pot of one. */
+    public Optional<FormulaBatch> pot(String key) {
+        return pots().stream().filter(f -> f.key().equals(key)).findFirst();
+    }
+
+    /** The batch that a pot belongs to: itself, or the one that it is the second pot of. */
+    public Optional<FormulaBatch> whole(String key) {
+        return formulas.stream()
+                .filter(f -> f.key().equals(key)
+                        || f.second().filter(s -> s.key().equals(key)).isPresent())
+                .findFirst();
+    }
+
+    /** What is done to a batch in its pots and bowl, from the weighing to the scale, in the order of the work. */
+    public List<BenchStep> program(FormulaBatch whole) {
+        return steps.stream()
+                .filter(s -> s.component().equals(whole.key())
+                        || whole.second()
+                                .filter(p -> p.key().equals(s.component()))
+                                .isPresent())
+                .filter(s -> s.kind() == StepKind.COOK || s.kind() == StepKind.HAND)
+                .toList();
     }
 
     public Optional<CouvertureBatch> couverture(String key) {

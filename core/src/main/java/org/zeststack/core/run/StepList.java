@@ -102,6 +102,11 @@ final class StepList {
         List.copyOf(wanted).forEach(this::make);
     }
 
+    /** Id of the step that pours into the pot of a batch. */
+    static String pour(String component, int number) {
+        return "pour:" + component + ":" + number;
+    }
+
     /** Its parts first. */
     private void make(RunSheet.FormulaBatch batch) {
         if (!left.contains(batch)) {
@@ -109,7 +114,14 @@ final class StepList {
         }
         makeAll(left.stream().filter(p -> p.taken().containsKey(batch.name())).toList());
         left.remove(batch);
-        batch.method().forEach(step -> formula(batch, step));
+        int pours = 0;
+        for (MethodStep step : batch.method()) {
+            if (step.does() == Act.ADD) {
+                pour(batch, step, pours++);
+            } else {
+                formula(batch, step);
+            }
+        }
     }
 
     private void formula(RunSheet.FormulaBatch batch, MethodStep step) {
@@ -128,8 +140,29 @@ final class StepList {
                         : "Planned are %s g.".formatted(fixed(batch.finishedGrams(), 0));
                 add("mix:" + batch.key(), StepKind.MIX, batch.key(), "", "Weigh back " + batch.name(), detail, step);
             }
+            case SECOND_POT -> second(batch.second().orElseThrow(), step);
             default -> hand(batch.key(), step);
         }
+    }
+
+    private void pour(RunSheet.FormulaBatch batch, MethodStep step, int number) {
+        PotPlan.Pour pour = batch.pours().get(number);
+        String when = pour.reading() == null || !order.measured()
+                ? ""
+                : ", when the pot reads %s °C on %s".formatted(fixed(pour.reading(), 1), order.thermometerName());
+        String detail = "%s g: %s%s."
+                .formatted(
+                        fixed(pour.mass().composition().totalGrams() / batch.batches(), 0),
+                        String.join(", ", pour.names()),
+                        when);
+        add(pour.step(), StepKind.HAND, batch.key(), "", step.action(), detail, step);
+    }
+
+    private void second(RunSheet.FormulaBatch second, MethodStep step) {
+        String detail = order.measured()
+                ? "Take it off at %s °C on %s.".formatted(fixed(second.stopReading(), 1), order.thermometerName())
+                : unread(second);
+        add("cook:" + second.key(), StepKind.COOK, second.key(), "", "Cook " + second.name(), detail, step);
     }
 
     private void cook(RunSheet.FormulaBatch batch, MethodStep step) {

@@ -158,6 +158,12 @@ public final class SimulatedPot {
         return Math.max(300, mass.totalGrams() * 0.75);
     }
 
+    /** Somebody does something to it; what lies in the past is done in the next second. */
+    public void does(Deed deed) {
+        deeds.add(deed);
+        deeds.sort(Comparator.comparingDouble(Deed::second));
+    }
+
     /** True temperature of the mass after so many seconds. */
     public double celsiusAt(double second) {
         return at(second, 0);

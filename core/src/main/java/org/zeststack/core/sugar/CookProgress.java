@@ -29,7 +29,8 @@ public final class CookProgress {
         NOT_BOILING("it does not boil yet"),
         TOO_FEW("a few readings more"),
         NOT_RISING("it does not rise"),
-        PAST("past the stop");
+        PAST("past the stop"),
+        POURS("something goes in first");
 
         private final String words;
 
@@ -87,9 +88,33 @@ public final class CookProgress {
             OptionalDouble heatChangedMinute,
             OptionalDouble watts) {
 
+        /** The same without minutes. */
+        State without(Reason because) {
+            return new State(
+                    boiling,
+                    celsius,
+                    waterGrams,
+                    massGrams,
+                    seaLevelCelsius,
+                    dissolvedSolids,
+                    distanceKelvin,
+                    Optional.empty(),
+                    Optional.of(because),
+                    usedReadings,
+                    heatChangedMinute,
+                    watts);
+        }
+
         /** Whether it is to be off the heat: it reads so, or the readings together say so. */
         public boolean past() {
-            return distanceKelvin <= 0 || reason.filter(Reason.PAST::equals).isPresent();
+            return !pours()
+                    && (distanceKelvin <= 0
+                            || reason.filter(Reason.PAST::equals).isPresent());
+        }
+
+        /** Whether it goes to no reading yet, but to something that is poured in by another sign. */
+        public boolean pours() {
+            return reason.filter(Reason.POURS::equals).isPresent();
         }
 
         /** The stage by one way of naming. */
@@ -104,6 +129,11 @@ public final class CookProgress {
     }
 
     private static final double START_CELSIUS = 15;
+    private static final double ROOM_CELSIUS = 20;
+    /** A pot that has warmed by so much is hot at its bottom too, and by so much more its heat shows, K (our own choice). */
+    private static final double BOTTOM_HOT_KELVIN = 10;
+
+    private static final double SHOWS_KELVIN = 10;
     private static final double MINUTE_SECONDS = 60;
 
     private final Cook cook;
@@ -112,7 +142,10 @@ public final class CookProgress {
     private final double firstBoilingHere;
     private final PotHeat heat;
     private final BoilWatch watch;
+    private Point first;
     private Point last;
+    /** From where on the heat is told while it warms; null until the pot's bottom is hot. */
+    private Point warm;
 
     /** A pot that nothing has been read from yet, and that does not climb on when it is taken off. */
     public CookProgress(Cook cook) {
@@ -147,6 +180,10 @@ public final class CookProgress {
         Taken taken = watch.add(point, shown);
         if (taken != Taken.WILD || last == null) {
             last = point;
+        }
+        first = first == null ? point : first;
+        if (warm == null && taken == Taken.HEATING && point.celsius() - first.celsius() >= BOTTOM_HOT_KELVIN) {
+            warm = point;
         }
         return taken;
     }
@@ -191,6 +228,25 @@ public final class CookProgress {
     /** Where the mass stands at a minute not before the last reading, °C; it boils. */
     double celsiusAt(double minute) {
         return watch.celsiusAt(minute);
+    }
+
+    /** Heat that the mass takes up from where it was read last, else from a room's warmth, to where it is taken off, kJ. */
+    double kilojoulesLeft() {
+        double from = last == null ? ROOM_CELSIUS : Math.max(START_CELSIUS, last.celsius());
+        return Math.max(0, heat.kilojoules(takeOffCelsius) - heat.kilojoules(from));
+    }
+
+    /** Heat that it takes up while it warms, kW; empty until that shows, and once it boils. */
+    OptionalDouble warmingKilowatts() {
+        boolean shows = warm != null
+                && last.celsius() < firstBoilingHere
+                && last.celsius() - warm.celsius() >= SHOWS_KELVIN
+                && last.minute() > warm.minute();
+        return shows
+                ? OptionalDouble.of((heat.kilojoules(last.celsius()) - heat.kilojoules(warm.celsius()))
+                        / (last.minute() - warm.minute())
+                        / MINUTE_SECONDS)
+                : OptionalDouble.empty();
     }
 
     /** True temperature at which it is taken off, °C. */

@@ -17,6 +17,7 @@ import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaPots;
 import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Nature;
@@ -94,6 +95,7 @@ final class FormulaProbes {
             FormulaBalance balance = new FormulaBalance(
                     after,
                     after,
+                    new FormulaPots(after, List.of(), Optional.empty()),
                     Optional.empty(),
                     after,
                     1000,

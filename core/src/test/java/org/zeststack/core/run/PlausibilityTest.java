@@ -54,6 +54,7 @@ public class PlausibilityTest {
                 1,
                 "",
                 0.0,
+                null,
                 null);
         return new RunSheet(
                 2,

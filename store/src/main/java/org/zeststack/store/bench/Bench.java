@@ -115,18 +115,26 @@ public interface Bench {
     /** The same of many series, by series, in one query. */
     Map<Long, Fresh> readingsAfter(Map<Long, Long> after);
 
-    /**
-     * What hands said of a pot.
-     *
-     * @param off whether it was taken off; else its ring was turned
-     */
-    record PotSaid(String component, Instant at, boolean off) {}
+    /** What hands said of a pot. */
+    record PotSaid(String component, Instant at, Said what) {
+
+        public boolean off() {
+            return what == Said.OFF;
+        }
+    }
+
+    /** What may be said of a pot. */
+    enum Said {
+        RING,
+        OFF,
+        POURED
+    }
 
     /** What hands said of pots and did not take back, of many runs, oldest first, in one query. */
     Map<Long, List<PotSaid>> potsSaid(List<Long> runs);
 
-    /** The newest cooks of a formula that are over, of any of its versions. */
-    List<Series> cooksOver(long formula, int most);
+    /** The newest cooks of a formula that are over, of any of its versions: of its first pot, or of its second. */
+    List<Series> cooksOver(long formula, boolean second, int most);
 
     /** Every cook that is running, oldest first. */
     List<Series> cooksRunning();

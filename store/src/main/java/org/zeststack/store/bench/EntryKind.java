@@ -16,6 +16,9 @@ public enum EntryKind {
     OFF(EntryBody.TakenOff.class),
     POT(EntryBody.PotWeighed.class),
     SECOND(EntryBody.SecondReading.class),
+    POURED(EntryBody.Poured.class),
+    BEGUN(EntryBody.StepBegun.class),
+    SIGN(EntryBody.Sign.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

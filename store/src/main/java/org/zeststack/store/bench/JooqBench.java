@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
@@ -23,6 +24,7 @@ import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.run.BenchEntry;
+import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.live.Channel;
 
@@ -342,18 +344,16 @@ class JooqBench implements Bench {
         return db.select(ENTRY.RUN, DSL.jsonbGetAttributeAsText(ENTRY.BODY, "component"), ENTRY.AT, ENTRY.KIND)
                 .from(ENTRY)
                 .where(ENTRY.RUN.in(runs))
-                .and(ENTRY.KIND.in(EntryKind.RING.name(), EntryKind.OFF.name()))
+                .and(ENTRY.KIND.in(Arrays.stream(Said.values()).map(Said::name).toList()))
                 .andNotExists(
                         DSL.selectOne().from(undo).where(undo.RUN.eq(ENTRY.RUN)).and(undo.CORRECTS.eq(ENTRY.KEY)))
                 .orderBy(ENTRY.SEQUENCE)
-                .fetchGroups(
-                        ENTRY.RUN,
-                        r -> new PotSaid(
-                                r.value2(), r.value3().toInstant(), r.value4().equals(EntryKind.OFF.name())));
+                .fetchGroups(ENTRY.RUN, r -> new PotSaid(r.value2(), r.value3().toInstant(), Said.valueOf(r.value4())));
     }
 
     @Override
-    public List<Series> cooksOver(long formula, int most) {
+    public List<Series> cooksOver(long formula, boolean second, int most) {
+        Condition inSecond = COMPONENT.KEY.endsWith(RunSheet.FormulaBatch.SECOND);
         List<Series> newest = new ArrayList<>(select(
                 db,
                 SERIES.ID.in(DSL.select(SERIES.ID)
@@ -363,6 +363,7 @@ class JooqBench implements Bench {
                         .where(SERIES.KIND.eq(SeriesKind.COOK.name()))
                         .and(SERIES.ENDED_AT.isNotNull())
                         .and(COMPONENT.KEY.startsWith("formula-" + formula + "-"))
+                        .and(second ? inSecond : DSL.not(inSecond))
                         .orderBy(SERIES.ID.desc())
                         .limit(most))));
         Collections.reverse(newest);

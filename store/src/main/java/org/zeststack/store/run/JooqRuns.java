@@ -199,7 +199,7 @@ class JooqRuns implements Runs {
                 return false;
             }
             var insert = dsl.insertInto(COMPONENT, COMPONENT.RUN, COMPONENT.KEY, COMPONENT.NAME);
-            for (RunSheet.FormulaBatch batch : sheet.formulas()) {
+            for (RunSheet.FormulaBatch batch : sheet.pots()) {
                 insert = insert.values(id, batch.key(), batch.name());
             }
             for (RunSheet.CouvertureBatch batch : sheet.couvertures()) {

@@ -181,8 +181,11 @@ public class JooqBenchTest {
         bench.append(run, entry(2, new EntryBody.TakenOff(TestRun.CARAMEL), null), "Ada", NOW);
         bench.append(run, entry(3, new EntryBody.RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
         bench.append(run, entry(4, new EntryBody.Undo(), entry(3, good(1), null).key()), "Ada", NOW);
+        bench.append(run, entry(5, new EntryBody.Poured(TestRun.CARAMEL), null), "Ada", NOW);
         List<Bench.PotSaid> said = bench.potsSaid(List.of(run)).get(run);
-        assertEquals(said.stream().map(Bench.PotSaid::off).toList(), List.of(false, true));
+        assertEquals(
+                said.stream().map(Bench.PotSaid::what).toList(),
+                List.of(Bench.Said.RING, Bench.Said.OFF, Bench.Said.POURED));
         assertTrue(said.stream().allMatch(s -> s.component().equals(TestRun.CARAMEL)));
         assertTrue(bench.potsSaid(List.of(run + 1000)).isEmpty());
     }
@@ -196,10 +199,23 @@ public class JooqBenchTest {
                     .orElseThrow()
                     .id());
         }
-        List<Long> over = bench.cooksOver(formula, 50).stream().map(Series::id).toList();
+        List<Long> over =
+                bench.cooksOver(formula, false, 50).stream().map(Series::id).toList();
         assertTrue(over.containsAll(ids.subList(0, 2)) && !over.contains(ids.get(2)), "the last one runs still");
-        assertEquals(bench.cooksOver(formula, 1).get(0).id(), ids.get(1), "the newest of them");
-        assertTrue(bench.cooksOver(formula + 1000, 50).isEmpty());
+        assertEquals(bench.cooksOver(formula, false, 1).get(0).id(), ids.get(1), "the newest of them");
+        String honey = TestRun.CARAMEL + RunSheet.FormulaBatch.SECOND;
+        long second = bench.startSeries(run, honey, new UUID(7, 9), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow()
+                .id();
+        bench.endSeries(second, NOW.plusSeconds(60));
+        assertTrue(bench.cooksOver(formula, true, 50).stream()
+                .map(Series::id)
+                .toList()
+                .contains(second));
+        assertTrue(
+                bench.cooksOver(formula, false, 50).stream().noneMatch(s -> s.id() == second),
+                "a second pot is another pot");
+        assertTrue(bench.cooksOver(formula + 1000, false, 50).isEmpty());
     }
 
     @Test

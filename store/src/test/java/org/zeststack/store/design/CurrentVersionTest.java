@@ -61,7 +61,8 @@ public class CurrentVersionTest {
                 null,
                 Act.COOK,
                 "part",
-                List.of("oven"));
+                List.of("oven"),
+                true);
         FormulaLine line =
                 new FormulaLine("egg-white", 66, Role.WARM, 2.0, true, 1, "2 egg whites", List.of("size guessed"));
         return new Formula(

@@ -2,6 +2,7 @@ package org.zeststack.web.bench;
 
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -24,6 +25,7 @@ import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.RunSheet.BenchStep;
+import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.sugar.Stages;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
@@ -49,6 +51,7 @@ class BenchController {
     private final LivePots pots;
     private final WorkshopStore workshop;
     private final CookLessons lessons;
+    private final Clock clock;
 
     BenchController(
             Runs runs,
@@ -57,7 +60,8 @@ class BenchController {
             LiveHub hub,
             LivePots pots,
             CookLessons lessons,
-            WorkshopStore workshop) {
+            WorkshopStore workshop,
+            Clock clock) {
         this.runs = runs;
         this.bench = bench;
         this.views = views;
@@ -65,6 +69,7 @@ class BenchController {
         this.pots = pots;
         this.workshop = workshop;
         this.lessons = lessons;
+        this.clock = clock;
     }
 
     @GetMapping("/bench")
@@ -153,7 +158,7 @@ class BenchController {
         model.addAttribute("recent", recent(state));
         model.addAttribute("section", SectionDrawing.of(sheet.section()));
         chosen.ifPresent(s -> {
-            model.addAttribute("batch", sheet.formula(s.component()).orElse(null));
+            model.addAttribute("batch", sheet.pot(s.component()).orElse(null));
             Optional<RunSheet.LayerTarget> layer = sheet.layer(s.layer());
             model.addAttribute("layer", layer.orElse(null));
             model.addAttribute(
@@ -163,7 +168,34 @@ class BenchController {
             Optional<SeriesView> series = newest(run, sheet, state, s);
             model.addAttribute("series", series.orElse(null));
             model.addAttribute("desk", desk(sheet, state, s, series, naming).orElse(null));
+            model.addAttribute("work", work(run, sheet, state, s).orElse(null));
         });
+    }
+
+    /** The batch that a step works on in its pots and bowl; empty where the step is another. */
+    private Optional<PotWork> work(Run run, RunSheet sheet, BenchState state, BenchStep step) {
+        Optional<RunSheet.FormulaBatch> whole = sheet.whole(step.component())
+                .filter(b -> b.cooked() || b.byEye())
+                .filter(b -> sheet.program(b).contains(step));
+        if (whole.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Bench.Series> series = bench.seriesOf(run.id());
+        PotWork.Pots followed = new PotWork.Pots() {
+            @Override
+            public Optional<FollowedPot> of(RunSheet.FormulaBatch pot) {
+                return series.stream()
+                        .filter(s -> s.component().equals(pot.key()))
+                        .reduce((earlier, later) -> later)
+                        .flatMap(s -> views.pot(sheet, state, s));
+            }
+
+            @Override
+            public Learned learned(RunSheet.FormulaBatch pot) {
+                return of(pot).map(FollowedPot::learned).orElseGet(() -> lessons.of(pot));
+            }
+        };
+        return whole.map(b -> PotWork.of(sheet, b, state, followed, clock.instant()));
     }
 
     /** What the page of a pot shows; empty for any other step, and where nothing is measured. */
@@ -175,14 +207,14 @@ class BenchController {
         List<PotStrip> others = pots.running().stream()
                 .filter(p -> series.map(s -> s.series().id() != p.series().id()).orElse(true))
                 .toList();
-        return sheet.formula(step.component())
+        return sheet.pot(step.component())
                 .map(batch -> CookDesk.of(
                         sheet,
                         batch,
                         state,
                         series,
                         naming,
-                        series.map(SeriesView::learned).orElseGet(() -> lessons.of(batch.formula())),
+                        series.map(SeriesView::learned).orElseGet(() -> lessons.of(batch)),
                         series.flatMap(s -> second(sheet, state, s.series())),
                         workshop.thermometers(),
                         others));

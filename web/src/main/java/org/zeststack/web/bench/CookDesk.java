@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.PotPlan;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
@@ -24,10 +25,12 @@ import org.zeststack.store.Saved;
 /**
  * What a pot's page shows beyond its readings.
  *
- * @param cook as planned
+ * @param cook as planned, with everything in it
+ * @param now the same with what is in it now
  * @param correctionKelvin what the thermometer shows above the truth at the stop
  * @param stretched whether that lies beyond the two points it was checked at
  * @param surfaceOnly whether the thermometer is an infrared one
+ * @param pours what goes in next; null where all is in
  * @param weighed what the scale said last; empty where the pot was not weighed
  * @param modelWaterGrams water by the readings when it was looked at; empty before the first one
  * @param remedies for a mass that did not come out
@@ -39,9 +42,11 @@ import org.zeststack.store.Saved;
  */
 public record CookDesk(
         Cook cook,
+        Cook now,
         double correctionKelvin,
         boolean stretched,
         boolean surfaceOnly,
+        PotPlan.Pour pours,
         Optional<WeighedPot> weighed,
         Optional<Double> modelWaterGrams,
         List<Remedies.Remedy> remedies,
@@ -77,19 +82,24 @@ public record CookDesk(
             Optional<Second> second,
             List<Saved<Thermometer>> thermometers,
             List<PotStrip> others) {
-        Cook cook = series.flatMap(SeriesView::plannedCook)
-                .orElseGet(() -> Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa()));
+        Optional<FollowedPot> followed = series.flatMap(SeriesView::pot);
+        Cook cook = followed.map(FollowedPot::cook).orElseGet(() -> batch.planned(sheet.pressureKpa()));
+        Cook now = followed.map(FollowedPot::cookNow).orElse(cook);
+        int poured = followed.map(FollowedPot::poured).orElse(0);
+        PotPlan.Pour next = poured < batch.pours().size() ? batch.pours().get(poured) : null;
         Optional<CookProgress.State> pot = series.flatMap(SeriesView::cook);
         Thermometer thermometer = sheet.thermometer();
         double here = cook.stopCelsiusHere();
         return new CookDesk(
                 cook,
+                now,
                 thermometer.offsetKelvin(here),
                 thermometer.stretched(here),
                 thermometer.kind() == Thermometer.Kind.INFRARED,
+                next,
                 state.potWeighed(batch.key())
                         .map(EntryBody.PotWeighed::massGrams)
-                        .map(g -> WeighedPot.of(cook, g)),
+                        .map(g -> WeighedPot.of(now, g)),
                 pot.map(CookProgress.State::waterGrams),
                 Remedies.of(cook, pot.map(CookProgress.State::seaLevelCelsius).orElse(cook.stopCelsius())),
                 naming,
@@ -101,7 +111,7 @@ public record CookDesk(
 
     /** Where the mass first boils here, °C. */
     public double boilsHere() {
-        return Boiling.celsius(Solution.in(cook.before()), cook.before().waterGrams(), cook.pressureKpa());
+        return Boiling.celsius(Solution.in(now.before()), now.before().waterGrams(), now.pressureKpa());
     }
 
     /** Stages as bands of what the thermometer shows, for the curve: name, from, to, one after the other. */
@@ -130,6 +140,16 @@ public record CookDesk(
     /** What the thermometer shows where this pot is taken off: so much before the stop as it climbs on. */
     public double takeOffReading(Thermometer thermometer) {
         return thermometer.readingAt(cook.stopCelsiusHere() - learned.afterHeatKelvin());
+    }
+
+    /** Whether something goes in before the stop. */
+    public boolean waits() {
+        return pours != null;
+    }
+
+    /** What the thermometer shows where the next thing is due: the next pour, else the stop; null where that pour ends by a look. */
+    public Double dueReading(Thermometer thermometer) {
+        return pours == null ? Double.valueOf(takeOffReading(thermometer)) : pours.reading();
     }
 
     /** How high it rises. */

@@ -38,16 +38,16 @@ public class CookLessons {
 
     /** From the cooks of this formula that were over when this series began. */
     Learned of(Bench.Series series, RunSheet.FormulaBatch batch) {
-        return of(batch.formula(), series.id());
+        return of(batch.formula(), batch.inSecondPot(), series.id());
     }
 
-    /** From the last cooks of a formula. */
-    public Learned of(long formula) {
-        return of(formula, Long.MAX_VALUE);
+    /** From the last cooks of what is in a pot. */
+    public Learned of(RunSheet.FormulaBatch batch) {
+        return of(batch.formula(), batch.inSecondPot(), Long.MAX_VALUE);
     }
 
-    private synchronized Learned of(long formula, long before) {
-        List<Bench.Series> over = bench.cooksOver(formula, MOST_COOKS).stream()
+    private synchronized Learned of(long formula, boolean second, long before) {
+        List<Bench.Series> over = bench.cooksOver(formula, second, MOST_COOKS).stream()
                 .filter(s -> s.id() < before && s.simulation().isEmpty())
                 .toList();
         List<Bench.Series> unread =
@@ -73,7 +73,7 @@ public class CookLessons {
             RunSheet sheet = of.get(one.run()).sheet().orElseThrow();
             kept.put(
                     one.key(),
-                    sheet.formula(one.component())
+                    sheet.pot(one.component())
                             .filter(RunSheet.FormulaBatch::cooked)
                             .flatMap(batch -> {
                                 FollowedPot pot = new FollowedPot(one, sheet, batch, Learned.NOTHING);

@@ -35,6 +35,9 @@ final class EntryForm {
                     case RING -> ring(form, sheet);
                     case OFF -> off(form, sheet);
                     case POT -> pot(form, sheet);
+                    case POURED -> poured(form, sheet);
+                    case BEGUN -> begun(form, sheet);
+                    case SIGN -> sign(form, sheet);
                     case SECOND -> second(form, sheet, thermometers);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
@@ -45,12 +48,44 @@ final class EntryForm {
     }
 
     private static Optional<EntryBody> stepDone(FormInput form, RunSheet sheet) {
+        String step = step(form, sheet);
+        Double grams = form.has("grams") ? form.number("grams", EntryBody.GRAMS) : null;
+        return form.build(() -> new EntryBody.StepDone(step, grams));
+    }
+
+    /** Id of a step of this run. */
+    private static String step(FormInput form, RunSheet sheet) {
         String step = form.text("step");
         if (sheet.step(step).isEmpty()) {
             form.add(Fault.of("step", step, "This run has no such step."));
         }
-        Double grams = form.has("grams") ? form.number("grams", EntryBody.GRAMS) : null;
-        return form.build(() -> new EntryBody.StepDone(step, grams));
+        return step;
+    }
+
+    private static Optional<EntryBody> poured(FormInput form, RunSheet sheet) {
+        String component = batch(form, sheet, "component");
+        if (sheet.pot(component).filter(b -> b.pours().isEmpty()).isPresent()) {
+            form.add(Fault.of("component", component, "Nothing is poured into this pot while it cooks."));
+        }
+        return form.build(() -> new EntryBody.Poured(component));
+    }
+
+    private static Optional<EntryBody> begun(FormInput form, RunSheet sheet) {
+        String step = step(form, sheet);
+        return form.build(() -> new EntryBody.StepBegun(step));
+    }
+
+    private static Optional<EntryBody> sign(FormInput form, RunSheet sheet) {
+        String step = step(form, sheet);
+        String sign = form.text("sign");
+        boolean known = sheet.step(step)
+                .filter(s -> s.how().endings().stream().anyMatch(e -> e.words().equals(sign)))
+                .isPresent();
+        if (!known) {
+            form.add(Fault.of("step", sign, "This step does not end by that."));
+        }
+        String found = form.text("found").strip();
+        return form.build(() -> new EntryBody.Sign(step, sign, found));
     }
 
     private static Optional<EntryBody> weighIn(FormInput form, RunSheet sheet) {
@@ -114,13 +149,14 @@ final class EntryForm {
         String component = batch(form, sheet, "potGrossGrams");
         double gross = form.number("potGrossGrams", EntryBody.GRAMS);
         double tare = form.has("potTareGrams") ? form.number("potTareGrams", EntryBody.PotWeighed.TARE) : 0;
-        return form.build(() -> new EntryBody.PotWeighed(component, gross, tare));
+        String step = form.has("step") ? step(form, sheet) : "";
+        return form.build(() -> new EntryBody.PotWeighed(component, gross, tare, step));
     }
 
     /** Key of a batch of this run; what is none is told beside a field. */
     private static String batch(FormInput form, RunSheet sheet, String beside) {
         String component = form.text("component");
-        if (sheet.formula(component).isEmpty()) {
+        if (sheet.pot(component).isEmpty()) {
             form.add(Fault.of(beside, component, "This run has nothing of that name."));
         }
         return component;

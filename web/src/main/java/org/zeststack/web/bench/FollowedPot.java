@@ -2,6 +2,7 @@ package org.zeststack.web.bench;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -10,6 +11,7 @@ import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.sugar.Learned;
+import org.zeststack.core.sugar.StagedCook;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
 
@@ -31,13 +33,16 @@ final class FollowedPot {
     private final Bench.Series series;
     private final RunSheet sheet;
     private final Learned learned;
+    private final RunSheet.FormulaBatch batch;
     private final Cook cook;
     private final Thermometer thermometer;
     private final List<Seen> curve = new ArrayList<>();
-    private CookProgress progress;
-    private List<Instant> turned = List.of();
+    private StagedCook progress;
+    /** What hands did to it but taking it off, oldest first. */
+    private List<Bench.PotSaid> deeds = List.of();
+
     private Instant off;
-    private int turnsTaken;
+    private int deedsTaken;
     private int edition;
     private long upTo;
     private Instant last = Instant.MIN;
@@ -51,9 +56,16 @@ final class FollowedPot {
         this.series = series;
         this.sheet = sheet;
         this.learned = learned;
-        cook = Cook.to(batch.pot(), batch.stopCelsius(), sheet.pressureKpa());
+        this.batch = batch;
+        cook = batch.planned(sheet.pressureKpa());
         thermometer = sheet.thermometer();
-        progress = new CookProgress(cook, learned.afterHeatKelvin());
+        begin();
+    }
+
+    private void begin() {
+        progress = batch.cook(sheet.pressureKpa(), learned.afterHeatKelvin());
+        curve.clear();
+        deedsTaken = 0;
     }
 
     Bench.Series series() {
@@ -70,8 +82,24 @@ final class FollowedPot {
         return upTo;
     }
 
+    /** As planned, with everything in it. */
     Cook cook() {
         return cook;
+    }
+
+    /** The same as far as it is: without what is not poured in yet; as planned where the models know no water of that. */
+    synchronized Cook cookNow() {
+        return progress.cook().orElse(cook);
+    }
+
+    /** How many pours are in. */
+    synchronized int poured() {
+        return progress.poured();
+    }
+
+    /** Minutes to the next pour or the stop: by the readings, else by the heat that it has to take up. */
+    synchronized Optional<CookProgress.MinutesLeft> minutes() {
+        return progress.minutes(learned);
     }
 
     /**
@@ -85,23 +113,20 @@ final class FollowedPot {
         if (since != upTo) {
             return;
         }
-        List<Instant> ringTurned = said.stream()
-                .filter(s -> !s.off())
-                .map(Bench.PotSaid::at)
-                .filter(at -> !at.isBefore(series.startedAt()))
+        List<Bench.PotSaid> done = said.stream()
+                .filter(s -> !s.off() && !s.at().isBefore(series.startedAt()))
+                .sorted(Comparator.comparing(Bench.PotSaid::at))
                 .toList();
         Bench.Fresh next = fresh;
-        if (upTo > 0 && !goesOn(fresh, ringTurned)) {
-            progress = new CookProgress(cook, learned.afterHeatKelvin());
-            curve.clear();
-            turnsTaken = 0;
+        if (upTo > 0 && !goesOn(fresh, done)) {
+            begin();
             edition++;
             next = bench.readingsAfter(series.id(), 0);
         }
-        turned = ringTurned;
+        deeds = done;
         upTo = next.upTo();
         next.readings().forEach(this::take);
-        turnedBy(Instant.MAX);
+        doneBy(Instant.MAX);
         off = said.stream()
                 .filter(s -> s.off() && !s.at().isBefore(series.startedAt()))
                 .map(Bench.PotSaid::at)
@@ -150,25 +175,29 @@ final class FollowedPot {
 
     /** What it teaches now that it is over; empty where it never boiled. */
     synchronized Optional<CookLesson> lesson() {
+        if (progress.next().isPresent() || progress.cook().isEmpty()) {
+            return Optional.empty();
+        }
         return CookLesson.of(
-                cook,
+                progress.cook().get(),
                 curve.stream()
+                        .filter(s -> s.minute() >= progress.pouredMinute())
                         .map(s -> new CookProgress.Point(s.minute(), thermometer.trueCelsius(s.celsius())))
                         .toList(),
                 off == null ? OptionalDouble.empty() : OptionalDouble.of(series.ownSeconds(off) / 60));
     }
 
     /** Whether what is new comes after all that was read. */
-    private boolean goesOn(Bench.Fresh fresh, List<Instant> ringTurned) {
-        boolean more = ringTurned.size() >= turned.size()
-                && ringTurned.subList(0, turned.size()).equals(turned);
+    private boolean goesOn(Bench.Fresh fresh, List<Bench.PotSaid> done) {
+        boolean more =
+                done.size() >= deeds.size() && done.subList(0, deeds.size()).equals(deeds);
         return more
-                && ringTurned.stream().skip(turned.size()).noneMatch(at -> at.isBefore(last))
+                && done.stream().skip(deeds.size()).noneMatch(s -> s.at().isBefore(last))
                 && fresh.readings().stream().noneMatch(r -> r.at().isBefore(last));
     }
 
     private void take(Bench.Reading reading) {
-        turnedBy(reading.at());
+        doneBy(reading.at());
         last = reading.at().isAfter(last) ? reading.at() : last;
         double minute = series.ownSeconds(reading.at()) / 60;
         CookProgress.Point point = new CookProgress.Point(minute, thermometer.trueCelsius(reading.celsius()));
@@ -176,11 +205,16 @@ final class FollowedPot {
         curve.add(new Seen(minute, reading.celsius(), wild));
     }
 
-    /** Tells the fit of turns up to a moment. */
-    private void turnedBy(Instant at) {
-        while (turnsTaken < turned.size() && !turned.get(turnsTaken).isAfter(at)) {
-            progress.turned(series.ownSeconds(turned.get(turnsTaken)) / 60);
-            turnsTaken++;
+    /** Tells the fit of what hands did up to a moment. */
+    private void doneBy(Instant at) {
+        while (deedsTaken < deeds.size() && !deeds.get(deedsTaken).at().isAfter(at)) {
+            Bench.PotSaid deed = deeds.get(deedsTaken++);
+            double minute = series.ownSeconds(deed.at()) / 60;
+            if (deed.what() == Bench.Said.POURED) {
+                progress.poured(minute);
+            } else {
+                progress.turned(minute);
+            }
         }
     }
 
@@ -204,7 +238,7 @@ final class FollowedPot {
     }
 
     synchronized Optional<CookProgress.State> state() {
-        return curve.isEmpty() ? Optional.empty() : Optional.of(progress.state());
+        return progress.state();
     }
 
     /**

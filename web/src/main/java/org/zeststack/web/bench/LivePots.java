@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.run.PotPlan;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
@@ -38,17 +39,25 @@ class LivePots {
 
     private Optional<PotStrip> strip(FollowedPot pot) {
         RunSheet sheet = pot.sheet();
-        return sheet.formula(pot.series().component()).flatMap(batch -> sheet.steps().stream()
+        return sheet.pot(pot.series().component()).flatMap(batch -> sheet.steps().stream()
                 .filter(s -> s.kind() == RunSheet.StepKind.COOK && s.component().equals(batch.key()))
                 .findFirst()
-                .map(step -> new PotStrip(
-                        pot.series(),
-                        sheet.barName(),
-                        batch.name(),
-                        step.id(),
-                        batch.stopReading(),
-                        pot.lastReading(),
-                        pot.state(),
-                        pot.off().isPresent())));
+                .map(step -> strip(pot, sheet, batch, step)));
+    }
+
+    private static PotStrip strip(
+            FollowedPot pot, RunSheet sheet, RunSheet.FormulaBatch batch, RunSheet.BenchStep step) {
+        Optional<PotPlan.Pour> next = batch.pours().stream().skip(pot.poured()).findFirst();
+        Double due = next.isPresent() ? next.get().reading() : batch.stopReading();
+        return new PotStrip(
+                pot.series(),
+                sheet.barName(),
+                batch.name(),
+                step.id(),
+                due == null ? batch.stopReading() : due,
+                pot.lastReading(),
+                pot.state(),
+                pot.off().isPresent(),
+                next.map(p -> String.join(", ", p.names())).orElse(""));
     }
 }

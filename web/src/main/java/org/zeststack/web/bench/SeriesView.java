@@ -1,7 +1,6 @@
 package org.zeststack.web.bench;
 
 import java.util.Optional;
-import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.temper.TemperWatch;
@@ -14,7 +13,7 @@ import org.zeststack.store.bench.Bench;
  * @param readings how many there are
  * @param lastReading what the thermometer showed last, °C; empty before the first reading
  * @param cook state of a pot; empty for a bowl or before the first reading
- * @param plannedCook the cook as planned; empty for a bowl
+ * @param pot the pot that is followed; empty for a bowl
  * @param off since when a pot is off the ring
  * @param learned from earlier cooks of what is in a pot
  * @param temper state of a bowl; empty for a pot or before the first reading
@@ -24,7 +23,7 @@ public record SeriesView(
         int readings,
         Optional<Double> lastReading,
         Optional<CookProgress.State> cook,
-        Optional<Cook> plannedCook,
+        Optional<FollowedPot> pot,
         Optional<FollowedPot.Off> off,
         Learned learned,
         Optional<TemperWatch.State> temper,
@@ -33,6 +32,11 @@ public record SeriesView(
     /** Whether a bowl is out of temper. */
     public boolean lost() {
         return temper.filter(t -> t.verdict() == TemperWatch.Verdict.LOST).isPresent();
+    }
+
+    /** How many pours are in a pot. */
+    public int poured() {
+        return pot.map(FollowedPot::poured).orElse(0);
     }
 
     public boolean running() {

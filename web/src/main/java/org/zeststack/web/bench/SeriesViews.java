@@ -1,5 +1,6 @@
 package org.zeststack.web.bench;
 
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -74,7 +75,7 @@ public class SeriesViews {
                     pot.get().readings(),
                     pot.get().lastReading(),
                     pot.get().state(),
-                    Optional.of(pot.get().cook()),
+                    pot,
                     pot.get().off(),
                     pot.get().learned(),
                     Optional.empty(),
@@ -131,9 +132,15 @@ public class SeriesViews {
 
     private static List<Bench.PotSaid> said(BenchState state, String component) {
         return Stream.concat(
-                        state.ringTurned(component).stream().map(at -> new Bench.PotSaid(component, at, false)),
-                        state.takenOff(component).stream().map(at -> new Bench.PotSaid(component, at, true)))
+                        said(component, Bench.Said.RING, state.ringTurned(component)),
+                        Stream.concat(
+                                said(component, Bench.Said.POURED, state.poured(component)),
+                                said(component, Bench.Said.OFF, state.takenOff(component))))
                 .toList();
+    }
+
+    private static Stream<Bench.PotSaid> said(String component, Bench.Said what, List<Instant> at) {
+        return at.stream().map(when -> new Bench.PotSaid(component, when, what));
     }
 
     private synchronized Optional<FollowedPot> known(Bench.Series series, LongFunction<RunSheet> sheets) {
@@ -141,7 +148,7 @@ public class SeriesViews {
         if (pot == null) {
             RunSheet sheet = sheets.apply(series.run());
             Optional<RunSheet.FormulaBatch> batch =
-                    sheet.formula(series.component()).filter(RunSheet.FormulaBatch::cooked);
+                    sheet.pot(series.component()).filter(RunSheet.FormulaBatch::cooked);
             batch.ifPresent(b -> pots.put(series.key(), new FollowedPot(series, sheet, b, lessons.of(series, b))));
             pot = batch.isPresent() ? pots.get(series.key()) : null;
         }

@@ -23,7 +23,7 @@ import org.zeststack.store.run.Runs;
 /**
  * Thermometers that stand in simulated pots and bowls. Their readings come in by the same door as real ones. Which reading
  * falls due is a function of the series' start alone, and its key of series and tick, so it does not matter which instance
- * sends it, or that two do.
+ * sends it, or that two do. A pot does what hands say of it.
  */
 @Component
 class SimulatedDevices {
@@ -54,12 +54,62 @@ class SimulatedDevices {
     /** What a device shows at a second of its own time; nothing where a reading drops out. */
     private interface Source {
         OptionalDouble at(double second);
+
+        /** What hands said of the pot that it stands in, oldest first. */
+        default void hears(List<Bench.PotSaid> said) {
+            // a bowl hears nothing
+        }
+    }
+
+    /** A pot that does what hands say of it: what is poured is in it, and off the ring it is not heated. */
+    private static final class PotSource implements Source {
+        private final RunSheet sheet;
+        private final RunSheet.FormulaBatch batch;
+        private final Bench.Series series;
+        private final SimulatedPot pot;
+        private int heard;
+
+        private PotSource(RunSheet sheet, RunSheet.FormulaBatch batch, Bench.Series series, SimulatedPot pot) {
+            this.sheet = sheet;
+            this.batch = batch;
+            this.series = series;
+            this.pot = pot;
+        }
+
+        @Override
+        public OptionalDouble at(double second) {
+            return shown(sheet, pot.readingAt(second));
+        }
+
+        @Override
+        public void hears(List<Bench.PotSaid> said) {
+            List<Bench.PotSaid> ofIt = said.stream()
+                    .filter(s -> s.component().equals(series.component())
+                            && !s.at().isBefore(series.startedAt())
+                            && s.what() != Bench.Said.RING)
+                    .toList();
+            int pours = 0;
+            for (int i = 0; i < ofIt.size(); i++) {
+                Bench.PotSaid one = ofIt.get(i);
+                double second = series.ownSeconds(one.at());
+                boolean pour = one.what() == Bench.Said.POURED;
+                if (i >= heard && pour && pours < batch.pours().size()) {
+                    Composition mass = batch.pours().get(pours).mass().composition();
+                    pot.does(new SimulatedPot.Added(second, mass.times(1.0 / batch.batches()), WARMED_CELSIUS));
+                } else if (i >= heard && !pour) {
+                    pot.does(new SimulatedPot.TakenOff(second));
+                }
+                pours += pour ? 1 : 0;
+            }
+            heard = Math.max(heard, ofIt.size());
+        }
     }
 
     private static final Duration TICK = Duration.ofSeconds(1);
     private static final double LONGEST_SECONDS = SimulatedPot.LONGEST_SECONDS;
     private static final double TURNED_BEFORE_KELVIN = 6;
     private static final double TURNED_TO = 0.5;
+    private static final double WARMED_CELSIUS = 70;
 
     private final Bench bench;
     private final Runs runs;
@@ -76,10 +126,14 @@ class SimulatedDevices {
     void tick() {
         List<Bench.Series> running = bench.simulatedRunning();
         devices.keySet().removeIf(id -> running.stream().noneMatch(s -> s.id() == id));
-        running.forEach(this::tick);
+        Map<Long, List<Bench.PotSaid>> said = running.isEmpty()
+                ? Map.of()
+                : bench.potsSaid(
+                        running.stream().map(Bench.Series::run).distinct().toList());
+        running.forEach(s -> tick(s, said.getOrDefault(s.run(), List.of())));
     }
 
-    private void tick(Bench.Series series) {
+    private void tick(Bench.Series series, List<Bench.PotSaid> said) {
         long number = Duration.between(series.startedAt(), clock.instant()).dividedBy(TICK);
         Instant at = series.startedAt().plus(TICK.multipliedBy(number));
         if (number < 0) {
@@ -89,6 +143,7 @@ class SimulatedDevices {
             bench.endSeries(series.id(), clock.instant());
             return;
         }
+        device(series).hears(said);
         OptionalDouble reading = device(series).at(series.ownSeconds(at));
         if (reading.isEmpty()) {
             return;
@@ -106,10 +161,10 @@ class SimulatedDevices {
     /** The device shows what this run's thermometer would show, to 0.1 °C. */
     private Source build(Bench.Series series) {
         RunSheet sheet = runs.find(series.run()).flatMap(r -> r.sheet()).orElseThrow();
-        Optional<RunSheet.FormulaBatch> batch = sheet.formula(series.component());
+        Optional<RunSheet.FormulaBatch> batch = sheet.pot(series.component());
         if (batch.isPresent()) {
             SimulatedPot pot = pot(sheet, batch.get(), Device.valueOf(series.simulation()), series.id());
-            return seconds -> shown(sheet, pot.readingAt(seconds));
+            return new PotSource(sheet, batch.get(), series, pot);
         }
         TemperWindow window = TemperWindow.of(
                 sheet.couverture(series.component()).orElseThrow().kind());
@@ -129,7 +184,7 @@ class SimulatedDevices {
     }
 
     private static SimulatedPot pot(RunSheet sheet, RunSheet.FormulaBatch batch, Device device, long seed) {
-        Composition mass = batch.pot();
+        Composition mass = batch.start();
         SimulatedPot.Ring ring = SimulatedPot.Ring.usual(mass, sheet.pressureKpa());
         SimulatedPot steady = new SimulatedPot(mass, ring, device.probe(), List.of(), seed);
         if (device != Device.POT_TURNED) {

@@ -18,6 +18,8 @@ import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
@@ -47,7 +49,7 @@ class DemoBars {
         String paste = link(ids.get("Roasted-sunflower paste"));
         String blackcurrant = keep("Blackcurrant caramel", cooked(116, line("blackcurrant-puree", 220)), stamp);
         String buttermilk = keep("Buttermilk ganache", buttermilk(), stamp);
-        String buckthorn = keep("Sea-buckthorn caramel", cooked(120, line("sea-buckthorn-puree", 190)), stamp);
+        String buckthorn = keep("Sea-buckthorn caramel", buckthorn(), stamp);
         String birch = keep("Birch-syrup caramel", birch(), stamp);
         String hemp = keep("Hemp-seed and prune block", hemp(), stamp);
         quay(made.quay(), link(ids.get("Cloudberry gel")), buttermilk, stamp);
@@ -88,6 +90,34 @@ class DemoBars {
                 line("cream-35", 540),
                 line("butter", 85),
                 flavour);
+    }
+
+    /** Its fruit boils with the sugar alone; what scorches goes in late. */
+    private static Formula buckthorn() {
+        List<MethodStep> method = List.of(
+                new MethodStep("Dissolve sugar and syrup in the purée", "no grain between the fingers", ""),
+                new MethodStep("Pour in the warmed cream and butter", "128 °C", "").doing(Act.ADD, ""),
+                new MethodStep("Boil and stir over the whole bottom", "The stop reading", "").doing(Act.COOK, ""),
+                new MethodStep("Off the heat, let the bubbles sink", "flat", ""),
+                new MethodStep("Pour", "90 °C", "Still hot enough to burn: no children near"));
+        return new Formula(
+                Family.CARAMEL,
+                List.of(
+                        line("sugar", 430),
+                        line("glucose-syrup-42", 330),
+                        line("sea-buckthorn-puree", 190),
+                        line("water", 60),
+                        poured("cream-35", 540),
+                        poured("butter", 85)),
+                120.0,
+                0.04,
+                method,
+                Finish.PLAIN,
+                Map.of());
+    }
+
+    private static FormulaLine poured(String what, double grams) {
+        return new FormulaLine(what, grams, Role.POT, null, false, 2, "", List.of());
     }
 
     /** With salt, for whoever likes it. */

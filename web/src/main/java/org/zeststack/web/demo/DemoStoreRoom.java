@@ -68,14 +68,14 @@ class DemoStoreRoom {
                         Family.NOUGAT,
                         List.of(
                                 whites,
-                                line("buckwheat-honey", 290, Role.POT),
+                                new FormulaLine("buckwheat-honey", 290, Role.POT, null, false, 2, "", List.of()),
                                 line("sugar", 410, Role.POT),
                                 line("glucose-syrup-42", 110, Role.POT),
                                 line("water", 120, Role.POT),
                                 line("cocoa-butter", 35, Role.WARM),
                                 line("pumpkin-seed", 260, Role.WARM)),
                         143.0,
-                        new Finish(false, null, null, 0, 0.35)),
+                        new Finish(false, null, null, 0.03, 0.35)),
                 stamp);
     }
 

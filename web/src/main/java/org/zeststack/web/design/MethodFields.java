@@ -23,6 +23,7 @@ public final class MethodFields {
 
     private static final int MOST_STEPS = 60;
     private static final String YES = "yes";
+    private static final String NO = "no";
 
     private MethodFields() {}
 
@@ -42,6 +43,7 @@ public final class MethodFields {
         fields.put(f + "setting", step.setting());
         fields.put(f + "takes", String.join(", ", step.takes()));
         fields.put(f + "handsOff", step.handsOff() ? YES : "");
+        fields.put(f + "stir", step.stir() == null ? "" : step.stir() ? YES : NO);
         fields.put(f + "restLeast", step.restLeastMinutes() == null ? "" : shown(step.restLeastMinutes()));
         fields.put(f + "restGreatest", step.restGreatestMinutes() == null ? "" : shown(step.restGreatestMinutes()));
         fields.put(f + "right", step.right());
@@ -134,7 +136,12 @@ public final class MethodFields {
                 photo(form.text(f + "wrongPhoto")),
                 act(form.text(f + "does")),
                 part(form.text(f + "does")),
-                MethodStep.takes(form.limited(f + "takes", 120)));
+                MethodStep.takes(form.limited(f + "takes", 120)),
+                stir(form.text(f + "stir")));
+    }
+
+    private static Boolean stir(String said) {
+        return said.equals(YES) ? Boolean.TRUE : said.equals(NO) ? Boolean.FALSE : null;
     }
 
     private static Act act(String does) {

@@ -70,5 +70,6 @@ record FormulaDocument(
             String right,
             String wrong,
             Act does,
-            List<String> takes) {}
+            List<String> takes,
+            Boolean stir) {}
 }

@@ -158,7 +158,8 @@ public final class FormulaJson {
                 s.right(),
                 s.wrong(),
                 s.does(),
-                s.takes());
+                s.takes(),
+                s.stir());
     }
 
     private static Formula formula(FormulaDocument.Body b) {
@@ -190,7 +191,8 @@ public final class FormulaJson {
                         null,
                         s.does(),
                         "",
-                        s.takes()))
+                        s.takes(),
+                        s.stir()))
                 .toList();
         Finish finish = new Finish(
                 b.byEye(),

@@ -31,6 +31,7 @@ public final class RecipeLd {
     private static final String TOOL = "Tool: ";
     private static final String SETTING = "Setting: ";
     private static final String TAKES = "Takes up: ";
+    private static final String STIR = "Stir: ";
     private static final String RIGHT = "Right: ";
     private static final String WRONG = "Wrong: ";
 
@@ -79,6 +80,7 @@ public final class RecipeLd {
         tip(parts, TOOL, step.tool());
         tip(parts, SETTING, step.setting());
         tip(parts, TAKES, String.join(", ", step.takes()));
+        tip(parts, STIR, step.stir() == null ? "" : step.stir() ? "all the time" : "never");
         tip(parts, RIGHT, step.right());
         tip(parts, WRONG, step.wrong());
         Map<String, Object> map = new LinkedHashMap<>();
@@ -184,7 +186,8 @@ public final class RecipeLd {
                 null,
                 Act.HAND,
                 "",
-                MethodStep.takes(tips.getOrDefault(TAKES, "")));
+                MethodStep.takes(tips.getOrDefault(TAKES, "")),
+                tips.containsKey(STIR) ? Boolean.valueOf(!tips.get(STIR).equals("never")) : null);
     }
 
     private static String text(JsonNode node) {

@@ -142,7 +142,8 @@ class FormulaActs {
                 null,
                 Act.HAND,
                 "",
-                List.of());
+                List.of(),
+                null);
     }
 
     private void method(FormInput form) {

@@ -111,7 +111,7 @@ class RunController {
     private Map<String, Learned> learned(RunSheet sheet) {
         return sheet.formulas().stream()
                 .filter(RunSheet.FormulaBatch::cooked)
-                .collect(Collectors.toMap(RunSheet.FormulaBatch::key, f -> lessons.of(f.formula())));
+                .collect(Collectors.toMap(RunSheet.FormulaBatch::key, lessons::of));
     }
 
     @PostMapping("/runs")

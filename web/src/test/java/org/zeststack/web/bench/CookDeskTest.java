@@ -28,9 +28,11 @@ public class CookDeskTest {
         Cook cook = Cook.to(SYRUP, 121, Atmosphere.pressureKpa(650));
         return new CookDesk(
                 cook,
+                cook,
                 0,
                 false,
                 false,
+                null,
                 Optional.empty(),
                 Optional.empty(),
                 List.of(),

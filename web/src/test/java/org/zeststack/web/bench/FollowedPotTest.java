@@ -59,7 +59,7 @@ public class FollowedPotTest {
                 bench.readingsAfter(series.id(), since),
                 since,
                 turned.stream()
-                        .map(at -> new Bench.PotSaid(COMPONENT, at, false))
+                        .map(at -> new Bench.PotSaid(COMPONENT, at, Bench.Said.RING))
                         .toList());
     }
 

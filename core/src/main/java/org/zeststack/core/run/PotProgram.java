@@ -1,0 +1,62 @@
+package org.zeststack.core.run;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.zeststack.core.method.Act;
+
+/**
+ * The steps of a batch in its pots and bowl, each with how far it is.
+ *
+ * @param rows from the first step after the weighing to the last before the scale, in the order of the work
+ */
+public record PotProgram(List<Row> rows) {
+
+    /** Where a step stands. */
+    public enum Stand {
+        DONE,
+        NOW,
+        LATER
+    }
+
+    /**
+     * A step.
+     *
+     * @param ends the signs that end it; of a cook to a reading only what is measured, for its reading rules
+     * @param pours whether it is what goes into the pot next
+     */
+    public record Row(RunSheet.BenchStep step, Stand stand, List<StepEnd> ends, boolean pours) {}
+
+    /**
+     * The program as far as the bench is.
+     *
+     * @param seaLevelCelsius where its first pot stands; empty where it is not read
+     * @param scale how many times as fast as the clock its pots go
+     */
+    public static PotProgram of(
+            RunSheet sheet,
+            RunSheet.FormulaBatch whole,
+            BenchState state,
+            OptionalDouble seaLevelCelsius,
+            Instant now,
+            double scale) {
+        List<Row> rows = new ArrayList<>();
+        boolean current = true;
+        int poured = 0;
+        for (RunSheet.BenchStep step : sheet.program(whole)) {
+            boolean over = state.done(step.id()) || state.passed(step);
+            OptionalDouble celsius = step.component().equals(whole.key()) ? seaLevelCelsius : OptionalDouble.empty();
+            boolean reads = step.kind() == RunSheet.StepKind.COOK && sheet.measured();
+            List<StepEnd> ends = StepEnd.of(step, state, celsius, now, scale).stream()
+                    .filter(e -> !reads || !e.byHand())
+                    .toList();
+            boolean pour = step.how().does() == Act.ADD;
+            boolean pours = pour && poured == state.pouredInto(whole.key());
+            poured += pour ? 1 : 0;
+            rows.add(new Row(step, over ? Stand.DONE : current ? Stand.NOW : Stand.LATER, ends, pours));
+            current = current && over;
+        }
+        return new PotProgram(rows);
+    }
+}

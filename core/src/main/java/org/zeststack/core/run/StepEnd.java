@@ -1,0 +1,71 @@
+package org.zeststack.core.run;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.zeststack.core.method.Ending;
+
+/**
+ * How far a step is from one of the signs that end it. What is measured is judged by its number; what is looked at or felt by the hand
+ * that said so.
+ *
+ * @param ending the sign
+ * @param reached whether it is there; never where nothing was measured or said
+ * @param now what it stands at: °C as at sea level, minutes since the step was begun; empty where that is not known
+ * @param found what a hand found instead; empty where it found the sign, or nobody looked
+ */
+public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String found) {
+
+    /**
+     * Every sign of a step.
+     *
+     * @param seaLevelCelsius where its pot stands; empty where it is not read
+     * @param scale how many times as fast as the clock its pot goes
+     */
+    static List<StepEnd> of(
+            RunSheet.BenchStep step, BenchState state, OptionalDouble seaLevelCelsius, Instant now, double scale) {
+        OptionalDouble minutes = state.begun(step.id())
+                .map(at -> OptionalDouble.of(
+                        Duration.between(at, state.doneAt(step.id()).orElse(now))
+                                        .toMillis()
+                                / 60000.0
+                                * scale))
+                .orElse(OptionalDouble.empty());
+        return step.how().endings().stream()
+                .map(ending -> switch (ending.kind()) {
+                    case READING -> measured(ending, seaLevelCelsius);
+                    case MINUTES -> measured(ending, minutes);
+                    default -> said(ending, state.sign(step.id(), ending.words()));
+                })
+                .toList();
+    }
+
+    private static StepEnd measured(Ending ending, OptionalDouble now) {
+        return new StepEnd(ending, now.isPresent() && now.getAsDouble() >= ending.least(), now, "");
+    }
+
+    private static StepEnd said(Ending ending, Optional<EntryBody.Sign> sign) {
+        return new StepEnd(
+                ending,
+                sign.filter(EntryBody.Sign::seen).isPresent(),
+                OptionalDouble.empty(),
+                sign.map(EntryBody.Sign::found).orElse(""));
+    }
+
+    /** Whether a hand must look or feel. */
+    public boolean byHand() {
+        return switch (ending.kind()) {
+            case READING, MINUTES -> false;
+            default -> true;
+        };
+    }
+
+    /** What is measured and not there yet: K or minutes to go; empty else. */
+    public OptionalDouble toGo() {
+        return byHand() || now.isEmpty() || reached
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(ending.least() - now.getAsDouble());
+    }
+}

@@ -1,0 +1,112 @@
+package org.zeststack.core.sugar;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.testng.annotations.Test;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.sugar.CookProgress.Point;
+
+/** A cook that warmed cream is poured into, on the independent pot. */
+public class StagedCookTest {
+
+    private static final double KPA = 95;
+    private static final double POUR_CELSIUS = 128;
+    private static final double STOP_CELSIUS = 118;
+    private static final Composition SYRUP =
+            Composition.of(Map.of(Part.SUCROSE, 400.0, Part.SYRUP_SOLIDS, 160.0, Part.WATER, 140.0), 42);
+    private static final Composition CREAM =
+            Composition.of(Map.of(Part.WATER, 175.0, Part.MILK_FAT, 105.0, Part.LACTOSE, 10.0, Part.PROTEIN, 7.0), 0);
+
+    private static StagedCook cook(OptionalDouble due) {
+        return new StagedCook(SYRUP, List.of(new StagedCook.Pour(CREAM, due)), STOP_CELSIUS, KPA, 0);
+    }
+
+    private static double when(SimulatedPot pot, double celsius, double from) {
+        double second = from;
+        while (pot.celsiusAt(second) < celsius) {
+            second++;
+        }
+        return second;
+    }
+
+    @Test
+    public void minutesGoToThePourAndThenToTheStop() {
+        StagedCook staged = cook(OptionalDouble.of(POUR_CELSIUS));
+        double due = staged.cook().orElseThrow().stopCelsiusHere();
+        SimulatedPot.Ring ring = SimulatedPot.Ring.usual(SYRUP, KPA);
+        SimulatedPot.Probe good = SimulatedPot.Probe.GOOD;
+        double pourAt = when(new SimulatedPot(SYRUP, ring, good, List.of(), 7), due, 0);
+        SimulatedPot pot = new SimulatedPot(SYRUP, ring, good, List.of(new SimulatedPot.Added(pourAt, CREAM, 70)), 7);
+        for (double s = 0; s <= pourAt; s += 5) {
+            staged.add(new Point(s / 60, pot.readingAt(s).orElseThrow()), pot.shownAt(s));
+            boolean late = s > pourAt - 180 && s < pourAt - 10;
+            if (late) {
+                double left = staged.minutesLeft().orElseThrow().minutes();
+                assertEquals(left, (pourAt - s) / 60, 0.5, "to the pour, at " + s);
+            }
+        }
+        assertEquals(staged.state().orElseThrow().waterGrams(), pot.waterGramsAt(pourAt - 1), 8);
+
+        staged.poured(pourAt / 60);
+        assertTrue(staged.state().isEmpty(), "nothing was read of the mass that is in it now");
+        Cook after = staged.cook().orElseThrow();
+        double stopAt = when(pot, after.stopCelsiusHere(), pourAt + 30);
+        assertTrue(stopAt > pourAt + 120, "the cream's water must boil off first");
+        for (double s = pourAt + 5; s < stopAt; s += 5) {
+            staged.add(new Point(s / 60, pot.readingAt(s).orElseThrow()), pot.shownAt(s));
+            if (s > stopAt - 150 && s < stopAt - 15) {
+                assertEquals(
+                        staged.minutesLeft().orElseThrow().minutes(), (stopAt - s) / 60, 0.6, "to the stop, at " + s);
+            }
+        }
+        double planned = Cook.to(SYRUP.plus(CREAM), STOP_CELSIUS, KPA).after().waterGrams();
+        assertEquals(after.after().waterGrams(), planned, 1e-6, "only the sugars hold water at the stop");
+    }
+
+    @Test
+    public void withoutAReadingThereAreNoMinutesToAPour() {
+        StagedCook staged = cook(OptionalDouble.empty());
+        SimulatedPot pot = new SimulatedPot(SYRUP, KPA, SimulatedPot.usualWatts(SYRUP), 3);
+        for (double s = 0; s < 600; s += 10) {
+            staged.add(new Point(s / 60, pot.celsiusAt(s)), pot.celsiusAt(s));
+        }
+        assertTrue(staged.minutesLeft().isEmpty());
+        assertEquals(staged.state().orElseThrow().reason().orElseThrow(), CookProgress.Reason.POURS);
+        assertTrue(staged.ahead().isEmpty());
+        assertFalse(staged.state().orElseThrow().past());
+        staged.poured(10);
+        assertTrue(staged.next().isEmpty());
+        staged.poured(11);
+        assertEquals(staged.poured(), 1, "all is in");
+        assertEquals(staged.pouredMinute(), 10, 0);
+    }
+
+    @Test
+    public void whatWasNotReadStandsWhereThePourIsDue() {
+        StagedCook staged = cook(OptionalDouble.of(POUR_CELSIUS));
+        double left = staged.cook().orElseThrow().after().waterGrams();
+        staged.poured(12);
+        assertEquals(staged.cook().orElseThrow().before().waterGrams(), left + CREAM.waterGrams(), 1e-9);
+    }
+
+    @Test
+    public void sugarMeltedDryHasNoWaterFigureUntilSomethingIsPouredIn() {
+        Composition dry = Composition.of(Map.of(Part.SUCROSE, 300.0), 0);
+        StagedCook staged =
+                new StagedCook(dry, List.of(new StagedCook.Pour(CREAM, OptionalDouble.of(177))), STOP_CELSIUS, KPA, 0);
+        assertTrue(staged.cook().isEmpty());
+        staged.add(new Point(1, 170), 170);
+        assertTrue(staged.state().isEmpty());
+        staged.poured(2);
+        staged.add(new Point(3, 101), 101);
+        assertTrue(staged.state().isPresent());
+        assertEquals(staged.cook().orElseThrow().before().waterGrams(), CREAM.waterGrams(), 1e-9);
+    }
+}
