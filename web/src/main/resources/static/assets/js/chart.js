@@ -80,13 +80,14 @@ function range(element) {
     heights(element, plot.data[1]) ?? [Math.min(low ?? 20, ...values) - 2, Math.max(high ?? 100, ...values) + 3];
 }
 
-/** From when on it is shown: a pot that boils from a minute before it came near its boil. */
+/** From when on it is shown: a pot that boils from a minute before it came near its boil, and from its last pour. */
 function widths(element) {
   return (plot, first, last) => {
     const boils = at(element, 'boils');
     const [minutes, celsius] = plot.data;
     const near = boils === null || heights(element, celsius) === null ? -1 : celsius.findIndex((c) => c !== null && c > boils - 3);
-    return [near > 0 ? Math.max(first, minutes[near] - 1) : first, Math.max(last, first + 1)];
+    const start = Math.max(first, at(element, 'from') ?? first, near > 0 ? minutes[near] - 1 : first);
+    return [start, Math.max(last, start + 1)];
   };
 }
 

@@ -43,19 +43,22 @@ public record PotProgram(List<Row> rows) {
             double scale) {
         List<Row> rows = new ArrayList<>();
         boolean current = true;
+        boolean cooked = false;
         int poured = 0;
         for (RunSheet.BenchStep step : sheet.program(whole)) {
             boolean over = state.done(step.id()) || state.passed(step);
-            OptionalDouble celsius = step.component().equals(whole.key()) ? seaLevelCelsius : OptionalDouble.empty();
+            boolean pour = step.how().does() == Act.ADD;
+            boolean pours = pour && !over && poured == state.pouredInto(whole.key());
+            poured += pour ? 1 : 0;
+            boolean watches = step.component().equals(whole.key()) && !over && (current || pours);
+            OptionalDouble celsius = watches ? seaLevelCelsius : OptionalDouble.empty();
             boolean reads = step.kind() == RunSheet.StepKind.COOK && sheet.measured();
-            List<StepEnd> ends = StepEnd.of(step, state, celsius, now, scale).stream()
+            List<StepEnd> ends = StepEnd.of(step, state, celsius, cooked, now, scale).stream()
                     .filter(e -> !reads || !e.byHand())
                     .toList();
-            boolean pour = step.how().does() == Act.ADD;
-            boolean pours = pour && poured == state.pouredInto(whole.key());
-            poured += pour ? 1 : 0;
             rows.add(new Row(step, over ? Stand.DONE : current ? Stand.NOW : Stand.LATER, ends, pours));
             current = current && over;
+            cooked |= step.how().does() == Act.COOK;
         }
         return new PotProgram(rows);
     }

@@ -21,11 +21,17 @@ public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String
     /**
      * Every sign of a step.
      *
-     * @param seaLevelCelsius where its pot stands; empty where it is not read
+     * @param seaLevelCelsius where its pot stands; empty where it is not read, or the step does not watch it
+     * @param cools whether the pot is off its ring by then, so that a reading is reached from above
      * @param scale how many times as fast as the clock its pot goes
      */
     static List<StepEnd> of(
-            RunSheet.BenchStep step, BenchState state, OptionalDouble seaLevelCelsius, Instant now, double scale) {
+            RunSheet.BenchStep step,
+            BenchState state,
+            OptionalDouble seaLevelCelsius,
+            boolean cools,
+            Instant now,
+            double scale) {
         OptionalDouble minutes = state.begun(step.id())
                 .map(at -> OptionalDouble.of(
                         Duration.between(at, state.doneAt(step.id()).orElse(now))
@@ -35,7 +41,7 @@ public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String
                 .orElse(OptionalDouble.empty());
         return step.how().endings().stream()
                 .map(ending -> switch (ending.kind()) {
-                    case READING -> measured(ending, seaLevelCelsius);
+                    case READING -> cools ? cooled(ending, seaLevelCelsius) : measured(ending, seaLevelCelsius);
                     case MINUTES -> measured(ending, minutes);
                     default -> said(ending, state.sign(step.id(), ending.words()));
                 })
@@ -44,6 +50,10 @@ public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String
 
     private static StepEnd measured(Ending ending, OptionalDouble now) {
         return new StepEnd(ending, now.isPresent() && now.getAsDouble() >= ending.least(), now, "");
+    }
+
+    private static StepEnd cooled(Ending ending, OptionalDouble now) {
+        return new StepEnd(ending, now.isPresent() && now.getAsDouble() <= ending.greatest(), now, "");
     }
 
     private static StepEnd said(Ending ending, Optional<EntryBody.Sign> sign) {
@@ -66,6 +76,9 @@ public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String
     public OptionalDouble toGo() {
         return byHand() || now.isEmpty() || reached
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(ending.least() - now.getAsDouble());
+                : OptionalDouble.of(
+                        now.getAsDouble() < ending.least()
+                                ? ending.least() - now.getAsDouble()
+                                : now.getAsDouble() - ending.greatest());
     }
 }

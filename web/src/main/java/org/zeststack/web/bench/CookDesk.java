@@ -101,7 +101,11 @@ public record CookDesk(
                         .map(EntryBody.PotWeighed::massGrams)
                         .map(g -> WeighedPot.of(now, g)),
                 pot.map(CookProgress.State::waterGrams),
-                Remedies.of(cook, pot.map(CookProgress.State::seaLevelCelsius).orElse(cook.stopCelsius())),
+                Remedies.of(
+                        cook,
+                        pot.filter(p -> next == null)
+                                .map(CookProgress.State::seaLevelCelsius)
+                                .orElse(cook.stopCelsius())),
                 naming,
                 learned,
                 second,

@@ -97,6 +97,11 @@ final class FollowedPot {
         return progress.poured();
     }
 
+    /** When the last pour went in, in the pot's own time; 0 before the first. */
+    synchronized double pouredMinute() {
+        return progress.pouredMinute();
+    }
+
     /** Minutes to the next pour or the stop: by the readings, else by the heat that it has to take up. */
     synchronized Optional<CookProgress.MinutesLeft> minutes() {
         return progress.minutes(learned);

@@ -39,6 +39,11 @@ public record SeriesView(
         return pot.map(FollowedPot::poured).orElse(0);
     }
 
+    /** From when on its curve is drawn: the last pour into a pot, in its own time. */
+    public double fromMinute() {
+        return pot.map(FollowedPot::pouredMinute).orElse(0.0);
+    }
+
     public boolean running() {
         return series.endedAt() == null;
     }
