@@ -49,6 +49,11 @@ public record Finish(
         return cupBeforeGrams / cupAfterGrams - 1;
     }
 
+    /** The same with another moisture claimed. */
+    public Finish withMoisture(double least, double greatest) {
+        return new Finish(byEye, least, greatest, bakedLossFraction, overrunFraction, cupBeforeGrams, cupAfterGrams);
+    }
+
     /** Whether a moisture is claimed for a mass that ends by eye. */
     public boolean moistureKnown() {
         return moistureLeast != null && moistureGreatest != null;

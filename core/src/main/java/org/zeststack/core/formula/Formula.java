@@ -72,6 +72,11 @@ public record Formula(
         return new Formula(family, others, stopCelsius, handlingLossFraction, method, finish, choices, measures);
     }
 
+    /** The same formula, finished otherwise. */
+    public Formula finished(Finish other) {
+        return new Formula(family, lines, stopCelsius, handlingLossFraction, method, other, choices, measures);
+    }
+
     /**
      * A variant with some of the lines that may be left out: they go in at their usual place, folded in warm where the pot is cooked
      * and that is the pot.

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.zeststack.core.method.Act;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.temper.Room;
 import org.zeststack.core.weighing.WeighInSummary;
@@ -217,6 +218,23 @@ public final class BenchState {
                 .flatMap(Optional::stream)
                 .reduce((earlier, later) -> later)
                 .or(() -> weighedOffTheRing(component));
+    }
+
+    /**
+     * How moist a batch's pot was when it was done, by the scale: weighed in its pot at the cook or taken off, else by what came of
+     * it less what went in after; empty where it was not weighed or cannot have weighed that.
+     */
+    public Optional<Double> moisture(RunSheet.FormulaBatch batch) {
+        Optional<Double> inPot = sheet.steps().stream()
+                .filter(s -> s.component().equals(batch.key()) && s.how().does() == Act.COOK)
+                .map(s -> potWeighed(batch.key(), s.id()))
+                .flatMap(Optional::stream)
+                .map(EntryBody.PotWeighed::massGrams)
+                .findFirst()
+                .or(() -> weighedOffTheRing(batch.key()));
+        double later = batch.rawGrams() - batch.pot().totalGrams();
+        return inPot.flatMap(batch::moisture)
+                .or(() -> finishedGrams(batch.key()).flatMap(g -> batch.moisture((g - later) / batch.batches())));
     }
 
     private Optional<Double> weighedOffTheRing(String component) {

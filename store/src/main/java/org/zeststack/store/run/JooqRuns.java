@@ -128,6 +128,17 @@ class JooqRuns implements Runs {
                 DSL.selectOne().from(COMPONENT).where(COMPONENT.RUN.eq(RUN.ID)).and(COMPONENT.KEY.eq(componentKey))));
     }
 
+    @Override
+    public List<Run> made(long formula, int most) {
+        Condition of = RUN.STATUS
+                .eq(Run.Status.CLOSED.name())
+                .and(DSL.exists(DSL.selectOne()
+                        .from(COMPONENT)
+                        .where(COMPONENT.RUN.eq(RUN.ID))
+                        .and(COMPONENT.KEY.startsWith("formula-" + formula + "-"))));
+        return select(of, most);
+    }
+
     private List<Run> select(Condition which) {
         return select(which, Integer.MAX_VALUE);
     }

@@ -103,6 +103,9 @@ public interface Runs {
     /** Started and closed runs whose sheet holds a component, newest day first. */
     List<Run> with(String componentKey);
 
+    /** The newest closed runs that made a formula, in any of its versions, newest day first. */
+    List<Run> made(long formula, int most);
+
     /**
      * Freezes the sheet, makes the components and opens the bench.
      *

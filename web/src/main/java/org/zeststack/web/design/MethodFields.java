@@ -22,6 +22,8 @@ import org.zeststack.web.page.Show;
 public final class MethodFields {
 
     private static final int MOST_STEPS = 60;
+    private static final List<String> PARTS =
+            List.of("action", "cue", "caution", "tool", "setting", "takes", "right", "wrong");
     private static final String YES = "yes";
     private static final String NO = "no";
 
@@ -101,18 +103,18 @@ public final class MethodFields {
     /** Reads the steps; faults are noted. */
     public static List<MethodStep> read(FormInput form) {
         List<MethodStep> method = new ArrayList<>();
-        for (int row : Rows.used(form, "step")) {
-            String f = "step." + row + ".";
-            boolean written = List.of("action", "cue", "caution", "tool", "setting", "takes", "right", "wrong").stream()
-                    .anyMatch(part -> form.has(f + part));
-            if (written) {
-                method.add(step(form, f));
-            }
-        }
+        written(form).forEach(row -> method.add(step(form, "step." + row + ".")));
         if (method.size() > MOST_STEPS) {
             form.add(Fault.of("steps", String.valueOf(method.size()), "At most " + MOST_STEPS + " steps."));
         }
         return method;
+    }
+
+    /** Rows that a step is written in, as they come in the method. */
+    public static List<Integer> written(FormInput form) {
+        return Rows.used(form, "step").stream()
+                .filter(row -> PARTS.stream().anyMatch(part -> form.has("step." + row + "." + part)))
+                .toList();
     }
 
     private static MethodStep step(FormInput form, String f) {

@@ -63,6 +63,10 @@ class FormulaActs {
                 form.typed().put("cupBeforeGrams", words.length > 1 ? words[1] : "");
                 form.typed().put("cupAfterGrams", words.length > 2 ? words[2] : "");
             }
+            case "moisture" -> {
+                form.typed().put("moistureLeast", words.length > 1 ? words[1] : "");
+                form.typed().put("moistureGreatest", words.length > 2 ? words[2] : "");
+            }
             case "use" -> form.typed().put("line." + row(words) + ".grams", words.length > 2 ? words[2] : "");
             default -> {}
         }

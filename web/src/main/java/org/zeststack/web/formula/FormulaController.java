@@ -124,6 +124,7 @@ class FormulaController {
         model.addAttribute("current", id == DesignDesk.NEW ? 0 : formulas.currentNumber(id));
         model.addAttribute("offers", runsMade.offers(id, form));
         model.addAttribute("airMade", runsMade.air(id, form));
+        model.addAttribute("eyeMade", runsMade.weighed(id, form));
         return "formula/formula";
     }
 

@@ -110,7 +110,8 @@ final class FormulaFields {
         }
     }
 
-    private static Finish finish(FormInput form) {
+    /** How it is finished; faults are noted. */
+    static Finish finish(FormInput form) {
         boolean byEye = form.text("byEye").equals(YES);
         Double least = byEye && form.has("moistureLeast") ? form.percent("moistureLeast", Finish.MOISTURE) : null;
         Double greatest =

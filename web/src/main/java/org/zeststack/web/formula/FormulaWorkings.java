@@ -121,7 +121,9 @@ class FormulaWorkings {
             }
             return Optional.of(work(read.formula(), gathered, place));
         } catch (InvalidInput input) {
-            input.faults().forEach(f -> form.add(Rows.atRow(f, "line", read.rows())));
+            input.faults()
+                    .forEach(f -> form.add(
+                            Rows.atRow(Rows.atRow(f, "line", read.rows()), "step", MethodFields.written(form))));
         } catch (Refusal refusal) {
             form.add(Fault.of("stopCelsius", form.text("stopCelsius"), refusal.getMessage()));
         }

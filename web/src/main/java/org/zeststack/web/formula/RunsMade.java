@@ -15,6 +15,7 @@ import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
+import org.zeststack.web.result.EyeCooks;
 
 /** The runs made with a version, how they went, and what the bench used of lines that go in to effect. */
 @Component
@@ -23,11 +24,13 @@ class RunsMade {
     private final Runs runs;
     private final Bench bench;
     private final Designs<Formula> formulas;
+    private final EyeCooks cooks;
 
-    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas) {
+    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas, EyeCooks cooks) {
         this.runs = runs;
         this.bench = bench;
         this.formulas = formulas;
+        this.cooks = cooks;
     }
 
     /** One run and how it went. */
@@ -86,6 +89,11 @@ class RunsMade {
             }
         }
         return null;
+    }
+
+    /** What weighed cooks of a formula that ends by eye say of the next one; null where none does. */
+    EyeCooks.Weighed weighed(long id, FormInput form) {
+        return cooks.of(id, FormulaFields.finish(FormInput.of(form.typed()))).orElse(null);
     }
 
     /** Offers for the lines to effect in a form, from the newest run of the version to be made. */

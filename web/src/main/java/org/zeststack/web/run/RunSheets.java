@@ -31,6 +31,7 @@ import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.page.Trouble;
+import org.zeststack.web.result.EyeCooks;
 import org.zeststack.web.shelf.Shelf;
 
 /** The sheet of a run: the frozen one, or while it is only planned the one it would start with now. */
@@ -42,13 +43,16 @@ public class RunSheets {
     private final WorkshopStore workshop;
     private final Aside aside;
     private final Shelf shelf;
+    private final EyeCooks cooks;
 
-    RunSheets(Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, Aside aside, Shelf shelf) {
+    RunSheets(
+            Designs<Bar> bars, BarWorkings workings, WorkshopStore workshop, Aside aside, Shelf shelf, EyeCooks cooks) {
         this.bars = bars;
         this.workings = workings;
         this.workshop = workshop;
         this.aside = aside;
         this.shelf = shelf;
+        this.cooks = cooks;
     }
 
     /**
@@ -74,8 +78,9 @@ public class RunSheets {
     RunSheet of(Runs.Plan plan) {
         Designs.Version<Bar> bar =
                 bars.version(plan.bar(), plan.barVersion()).orElseThrow(() -> Trouble.missing("This bar"));
-        BarWorkings.Worked worked =
-                workings.work(bar.content(), named -> variant(named, plan.said().variants()));
+        BarWorkings.Worked worked = workings.work(
+                bar.content(),
+                named -> cooks.narrowed(variant(named, plan.said().variants())));
         boolean measured = plan.thermometer() != Runs.WITHOUT;
         var thermometer = measured
                 ? workshop.thermometer(plan.thermometer()).orElseThrow(() -> Trouble.missing("This thermometer"))
