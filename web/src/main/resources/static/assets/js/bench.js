@@ -214,6 +214,9 @@ document.addEventListener('zest-refused', ({ detail }) => {
 const events = new EventSource(`${main.dataset.events}?seen=${main.dataset.seen}`);
 events.addEventListener('change', refresh);
 
+/** A clock that runs goes on without anything being written down. */
+setInterval(() => document.querySelector('[data-ticks="true"]') && refresh(), 10000);
+
 showAlarm();
 setClock().catch(() => {});
 flush();

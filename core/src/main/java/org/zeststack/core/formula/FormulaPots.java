@@ -119,7 +119,7 @@ public record FormulaPots(Composition start, List<Pour> pours, Optional<Second> 
 
     private static OptionalDouble reading(MethodStep step) {
         return step.endings().stream()
-                .filter(e -> e.kind() == Ending.Kind.READING)
+                .filter(e -> e.kind() == Ending.Kind.READING && e.numbered())
                 .mapToDouble(Ending::least)
                 .findFirst();
     }

@@ -12,7 +12,7 @@ import org.zeststack.core.quantity.AmountText;
  * One sign that ends a step; a step may have several, told apart by {@code ;}, {@code ,} or {@code or}.
  *
  * @param kind what is looked at
- * @param least °C, minutes or grams; NaN where the sign is no number
+ * @param least °C, minutes or grams; NaN where the sign is no number, or the number of the formula's stop
  * @param greatest upper end of a range; the same as {@code least} for a single value
  * @param words the sign as written
  */
@@ -52,9 +52,18 @@ public record Ending(Kind kind, double least, double greatest, String words) {
     private static final Pattern STAGE = Pattern.compile(
             "\\b(cold[ -]water|thread|soft[ -]ball|firm[ -]ball|hard[ -]ball|soft[ -]crack|hard[ -]crack)\\b",
             Pattern.CASE_INSENSITIVE);
+    /** A reading that stands elsewhere: the formula's stop. */
+    private static final Pattern STOP =
+            Pattern.compile("\\bstop reading\\b|\\breading is reached\\b", Pattern.CASE_INSENSITIVE);
+
     private static final Pattern TOUCHED = Pattern.compile(
             "\\b(firm|soft|sticky|tacky|springs?|bends?|touch|finger|press|feels?|stiff|dry to|leaves no mark|pliable|hard)\\b",
             Pattern.CASE_INSENSITIVE);
+
+    /** Whether it is a number. */
+    public boolean numbered() {
+        return !Double.isNaN(least);
+    }
 
     /** The signs in a cue as typed; empty for an empty cue. */
     public static List<Ending> read(String cue) {
@@ -85,6 +94,9 @@ public record Ending(Kind kind, double least, double greatest, String words) {
                     least,
                     degrees.group(2) == null ? least : celsius(degrees.group(2), fahrenheit),
                     words);
+        }
+        if (STOP.matcher(words).find()) {
+            return new Ending(Kind.READING, Double.NaN, Double.NaN, words);
         }
         Matcher time = TIME.matcher(words);
         if (time.find()) {

@@ -3,8 +3,10 @@ package org.zeststack.core.run;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.zeststack.core.method.Act;
+import org.zeststack.core.method.Ending;
 
 /**
  * The steps of a batch in its pots and bowl, each with how far it is.
@@ -24,9 +26,19 @@ public record PotProgram(List<Row> rows) {
      * A step.
      *
      * @param ends the signs that end it; of a cook to a reading only what is measured, for its reading rules
+     * @param gone minutes since it was begun; empty where nobody began it
      * @param pours whether it is what goes into the pot next
      */
-    public record Row(RunSheet.BenchStep step, Stand stand, List<StepEnd> ends, boolean pours) {}
+    public record Row(RunSheet.BenchStep step, Stand stand, List<StepEnd> ends, OptionalDouble gone, boolean pours) {
+
+        /** The time that ends it; empty where none does. */
+        public Optional<Ending> timed() {
+            return ends.stream()
+                    .map(StepEnd::ending)
+                    .filter(e -> e.kind() == Ending.Kind.MINUTES)
+                    .findFirst();
+        }
+    }
 
     /**
      * The program as far as the bench is.
@@ -52,11 +64,12 @@ public record PotProgram(List<Row> rows) {
             poured += pour ? 1 : 0;
             boolean watches = step.component().equals(whole.key()) && !over && (current || pours);
             OptionalDouble celsius = watches ? seaLevelCelsius : OptionalDouble.empty();
+            OptionalDouble gone = StepEnd.minutes(step, state, now, scale);
             boolean reads = step.kind() == RunSheet.StepKind.COOK && sheet.measured();
-            List<StepEnd> ends = StepEnd.of(step, state, celsius, cooked, now, scale).stream()
+            List<StepEnd> ends = StepEnd.of(step, state, StepEnd.endings(sheet, step), gone, celsius, cooked).stream()
                     .filter(e -> !reads || !e.byHand())
                     .toList();
-            rows.add(new Row(step, over ? Stand.DONE : current ? Stand.NOW : Stand.LATER, ends, pours));
+            rows.add(new Row(step, over ? Stand.DONE : current ? Stand.NOW : Stand.LATER, ends, gone, pours));
             current = current && over;
             cooked |= step.how().does() == Act.COOK;
         }

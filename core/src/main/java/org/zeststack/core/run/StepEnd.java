@@ -2,10 +2,12 @@ package org.zeststack.core.run;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.zeststack.core.method.Ending;
+import org.zeststack.core.sugar.Stages;
 
 /**
  * How far a step is from one of the signs that end it. What is measured is judged by its number; what is looked at or felt by the hand
@@ -18,28 +20,44 @@ import org.zeststack.core.method.Ending;
  */
 public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String found) {
 
-    /**
-     * Every sign of a step.
-     *
-     * @param seaLevelCelsius where its pot stands; empty where it is not read, or the step does not watch it
-     * @param cools whether the pot is off its ring by then, so that a reading is reached from above
-     * @param scale how many times as fast as the clock its pot goes
-     */
-    static List<StepEnd> of(
-            RunSheet.BenchStep step,
-            BenchState state,
-            OptionalDouble seaLevelCelsius,
-            boolean cools,
-            Instant now,
-            double scale) {
-        OptionalDouble minutes = state.begun(step.id())
+    /** The signs that end a step; of a cook to a reading that nobody reads also what a drop of it is in cold water then. */
+    public static List<Ending> endings(RunSheet sheet, RunSheet.BenchStep step) {
+        List<Ending> endings = new ArrayList<>(step.how().endings());
+        if (step.kind() == RunSheet.StepKind.COOK && !sheet.measured()) {
+            sheet.pot(step.component())
+                    .map(pot -> Stages.nameAt(pot.stopCelsius()) + " in cold water")
+                    .ifPresent(words -> endings.add(new Ending(Ending.Kind.COLD_WATER, Double.NaN, Double.NaN, words)));
+        }
+        return endings;
+    }
+
+    /** Minutes since a step was begun, to when it was done or to now; empty where nobody began it. */
+    static OptionalDouble minutes(RunSheet.BenchStep step, BenchState state, Instant now, double scale) {
+        return state.begun(step.id())
                 .map(at -> OptionalDouble.of(
                         Duration.between(at, state.doneAt(step.id()).orElse(now))
                                         .toMillis()
                                 / 60000.0
                                 * scale))
                 .orElse(OptionalDouble.empty());
-        return step.how().endings().stream()
+    }
+
+    /**
+     * How far a step is from each of its signs.
+     *
+     * @param endings the signs
+     * @param minutes since it was begun; empty where nobody began it
+     * @param seaLevelCelsius where its pot stands; empty where it is not read, or the step does not watch it
+     * @param cools whether the pot is off its ring by then, so that a reading is reached from above
+     */
+    static List<StepEnd> of(
+            RunSheet.BenchStep step,
+            BenchState state,
+            List<Ending> endings,
+            OptionalDouble minutes,
+            OptionalDouble seaLevelCelsius,
+            boolean cools) {
+        return endings.stream()
                 .map(ending -> switch (ending.kind()) {
                     case READING -> cools ? cooled(ending, seaLevelCelsius) : measured(ending, seaLevelCelsius);
                     case MINUTES -> measured(ending, minutes);
@@ -74,7 +92,7 @@ public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String
 
     /** What is measured and not there yet: K or minutes to go; empty else. */
     public OptionalDouble toGo() {
-        return byHand() || now.isEmpty() || reached
+        return byHand() || now.isEmpty() || reached || !ending.numbered()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(
                         now.getAsDouble() < ending.least()

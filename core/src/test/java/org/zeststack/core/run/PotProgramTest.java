@@ -201,7 +201,7 @@ public class PotProgramTest {
                 stands(first), "Dissolve NOW, Cream in LATER pours, Honey LATER, Cook LATER, Dry LATER, Pour LATER");
         assertEquals(ends(first, "Dissolve"), "clear, 5 min");
         assertEquals(ends(first, "Cream in"), "130 °C 4 to go", "due next whatever is ticked");
-        assertEquals(ends(first, "Cook"), "", "its reading rules, no look does");
+        assertEquals(ends(first, "Cook"), "The stop reading", "its reading rules, no look does");
         assertEquals(ends(first, "Pour"), "90 °C", "not watched yet");
         assertEquals(ends(program(sheet, state(sheet), 130, 9), "Cream in"), "130 °C reached");
         assertEquals(ends(program(sheet, state(sheet), Double.NaN, 9), "Cream in"), "130 °C");
@@ -247,6 +247,11 @@ public class PotProgramTest {
         assertEquals(batch.doneGrams().greatest(), dry / 0.9, 0.01);
         assertEquals(batch.moisture(dry / 0.91).orElseThrow(), 0.09, 1e-9);
         assertEquals(ends(program(sheet, state(sheet), Double.NaN, 1), "Cook"), "thick, The stop reading");
+        RunSheet unread = sheet(caramel(118.0, Finish.PLAIN), false);
+        assertEquals(
+                ends(program(unread, state(unread), Double.NaN, 1), "Cook"),
+                "thick, The stop reading, firm ball in cold water",
+                "118 °C are 244.4 °F");
         assertTrue(batch.second().isEmpty(), "a second pot wants a reading");
 
         EntryBody atCook = new EntryBody.PotWeighed(batch.key(), 900, 100, "cook:" + batch.key());

@@ -9,6 +9,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.run.StepEnd;
 import org.zeststack.core.temper.Room;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.Saved;
@@ -79,7 +80,8 @@ final class EntryForm {
         String step = step(form, sheet);
         String sign = form.text("sign");
         boolean known = sheet.step(step)
-                .filter(s -> s.how().endings().stream().anyMatch(e -> e.words().equals(sign)))
+                .filter(s -> StepEnd.endings(sheet, s).stream()
+                        .anyMatch(e -> e.words().equals(sign)))
                 .isPresent();
         if (!known) {
             form.add(Fault.of("step", sign, "This step does not end by that."));

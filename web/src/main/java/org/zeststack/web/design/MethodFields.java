@@ -191,6 +191,9 @@ public final class MethodFields {
     }
 
     private static String words(Ending ending) {
+        if (!ending.numbered()) {
+            return ending.kind().words();
+        }
         boolean range = ending.greatest() > ending.least();
         Show show = Show.INSTANCE;
         return switch (ending.kind()) {

@@ -155,7 +155,7 @@ public class ByEyeTest {
 
         long next = run(bar);
         double[] narrowed = grams(page.textContent("[data-out=done-grams]"));
-        assertEquals(narrowed[0], planned[0], 1, "as much is needed");
+        assertEquals(narrowed[0] / planned[0], 1, 0.01, "as much is needed, drier a little denser");
         assertEquals(narrowed[1] / narrowed[0], 0.93 / 0.89, 0.002, "two points to either side of the one weighed");
         assertTrue(next > run);
         page.navigate("/formulas/" + caramel);
