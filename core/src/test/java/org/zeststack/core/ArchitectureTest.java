@@ -89,6 +89,7 @@ public class ArchitectureTest {
                             "weighing",
                             "method")),
             Map.entry("ledger", List.of("run", "weighing")),
+            Map.entry("rehearse", List.of("simulate", "sugar", "water", "air")),
             Map.entry("simulate", List.of()));
 
     private final JavaClasses core = new ClassFileImporter()

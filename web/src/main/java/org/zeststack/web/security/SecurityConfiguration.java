@@ -88,6 +88,8 @@ class SecurityConfiguration {
                                 "/bars/*/templates.pdf",
                                 "/formulas/*/compute",
                                 "/formulas/*/act",
+                                "/rehearse",
+                                "/rehearse/**",
                                 "/sign-out")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/**")
