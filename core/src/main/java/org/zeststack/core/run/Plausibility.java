@@ -19,6 +19,11 @@ public final class Plausibility {
     private static final double MOST_COUVERTURE_CELSIUS = 55;
     private static final double SCALE_GRAMS = 0.5;
 
+    /** A pot's reading changes by no more than the second in a minute; the first is what readings scatter (our own choice). */
+    private static final double POT_KELVIN = 10;
+
+    private static final double POT_KELVIN_PER_MINUTE = 30;
+
     private final RunSheet sheet;
     private final BenchState state;
 
@@ -45,6 +50,23 @@ public final class Plausibility {
                     .flatMap(l -> apart("actualGrams", actual.grams(), l.grams(), l.mostGrams())));
         }
         return Optional.empty();
+    }
+
+    /**
+     * What to ask about a reading in a pot; empty where nothing: no ring and no cold bath changes it so far so soon.
+     *
+     * @param before what it read last
+     * @param minutes since then, in the pot's own time
+     */
+    public static Optional<Fault> doubtPot(double before, double minutes, double celsius) {
+        double may = POT_KELVIN + POT_KELVIN_PER_MINUTE * Math.max(0, minutes);
+        return Math.abs(celsius - before) <= may
+                ? Optional.empty()
+                : ask(
+                        "celsius",
+                        celsius,
+                        "It read %s °C %s min ago. Is it %s °C now?"
+                                .formatted(fixed(before, 1), fixed(Math.max(0, minutes), 1), plain(celsius)));
     }
 
     /** What to ask about a reading in a bowl of couverture; empty where nothing. */

@@ -1,5 +1,6 @@
 package org.zeststack.core.sugar;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -134,7 +135,13 @@ public final class CookProgress {
     private static final double BOTTOM_HOT_KELVIN = 10;
 
     private static final double SHOWS_KELVIN = 10;
+
+    /** No kitchen's pot warms by more than the second in a second; the first is what readings scatter (our own choice). */
+    private static final double SPRING_KELVIN = 6;
+
+    private static final double SPRING_KELVIN_PER_SECOND = 1;
     private static final double MINUTE_SECONDS = 60;
+    private static final int PLANNED_POINTS = 40;
 
     private final Cook cook;
     private final Solution solution;
@@ -143,6 +150,9 @@ public final class CookProgress {
     private final PotHeat heat;
     private final BoilWatch watch;
     private Point first;
+    /** A reading that sprang, until the next one says whether it was right; null where none did. */
+    private Point sprung;
+
     private Point last;
     /** From where on the heat is told while it warms; null until the pot's bottom is hot. */
     private Point warm;
@@ -177,6 +187,11 @@ public final class CookProgress {
      * @param shown what the thermometer showed, which tells in which steps it is read
      */
     public Taken add(Point point, double shown) {
+        if (springs(point)) {
+            sprung = point;
+            return Taken.WILD;
+        }
+        sprung = null;
         Taken taken = watch.add(point, shown);
         if (taken != Taken.WILD || last == null) {
             last = point;
@@ -186,6 +201,20 @@ public final class CookProgress {
             warm = point;
         }
         return taken;
+    }
+
+    /**
+     * Whether a pot that does not boil yet is said to be where no ring brings it so soon: steam, a slip of the pen. The next reading
+     * beside it says that it was right.
+     */
+    private boolean springs(Point point) {
+        if (last == null || last.celsius() >= firstBoilingHere - SPRING_KELVIN) {
+            return false;
+        }
+        double since = MINUTE_SECONDS * (point.minute() - last.minute());
+        boolean far = Math.abs(point.celsius() - last.celsius()) > SPRING_KELVIN + SPRING_KELVIN_PER_SECOND * since;
+        boolean again = sprung != null && Math.abs(point.celsius() - sprung.celsius()) <= SPRING_KELVIN;
+        return far && !again;
     }
 
     /** A hand says that the ring was turned at a minute of the pot's own time. */
@@ -218,6 +247,18 @@ public final class CookProgress {
     /** The way to the stop at the heat that the pot has now; empty where the readings do not tell. */
     public List<Point> ahead() {
         return watch.ahead();
+    }
+
+    /** The way from where it was read last to where it is taken off, at a steady heat that would bring it there in so many minutes. */
+    List<Point> planned(double minutes) {
+        List<Point> way = new ArrayList<>();
+        double all = kilojoulesLeft();
+        double from = heat.kilojoules(takeOffCelsius) - all;
+        for (int i = 0; i <= PLANNED_POINTS; i++) {
+            double share = (double) i / PLANNED_POINTS;
+            way.add(new Point(last.minute() + share * minutes, heat.celsiusAt(from + share * all)));
+        }
+        return way;
     }
 
     /** When it began to boil, in the pot's own time; NaN where it has not as far as the readings tell. */

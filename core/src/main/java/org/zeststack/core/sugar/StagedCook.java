@@ -159,8 +159,13 @@ public final class StagedCook {
                         : learned.heating(kilojoules, mass.totalGrams()));
     }
 
-    /** The way to the next pour or the stop at the heat that the pot has; empty where the readings do not tell. */
-    public List<Point> ahead() {
-        return read && !blind ? progress.ahead() : List.of();
+    /** The way to the next pour or the stop: at the heat that the pot has, before it boils as planned; empty where neither is known. */
+    public List<Point> ahead(Learned learned) {
+        if (!read || blind) {
+            return List.of();
+        }
+        List<Point> byReadings = progress.ahead();
+        boolean warms = byReadings.isEmpty() && !progress.state().boiling();
+        return warms ? minutes(learned).map(m -> progress.planned(m.minutes())).orElse(List.of()) : byReadings;
     }
 }

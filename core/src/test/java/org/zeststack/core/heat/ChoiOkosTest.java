@@ -3,7 +3,10 @@ package org.zeststack.core.heat;
 import static org.testng.Assert.assertThrows;
 import static org.zeststack.core.Near.near;
 
+import com.hummeling.if97.IF97;
 import java.util.Map;
+import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
@@ -24,6 +27,26 @@ public class ChoiOkosTest {
         near(ChoiOkos.densityGramsPerMl(water, 20), 0.998, 0.003, "handbook value, from memory");
         near(ChoiOkos.kilojoulesPerKelvin(water, 20), 4.18, 0.06, "handbook value, from memory");
         near(ChoiOkos.evaporationKilojoulesPerKg(100), 2256.5, 1, "steam table, from memory");
+    }
+
+    @DataProvider
+    public Object[][] boils() {
+        return IntStream.rangeClosed(8, 16)
+                .mapToObj(i -> new Object[] {10.0 * i})
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "boils")
+    public void theHeatOfEvaporationAgreesWithASteamTableLibrary(double celsius) {
+        IF97 table = new IF97(IF97.UnitSystem.DEFAULT);
+        double kelvin = celsius + 273.15;
+        double library =
+                table.specificEnthalpySaturatedVapourT(kelvin) - table.specificEnthalpySaturatedLiquidT(kelvin);
+        near(
+                ChoiOkos.evaporationKilojoulesPerKg(celsius) / library,
+                1,
+                celsius <= 140 ? 0.003 : 0.01,
+                "IAPWS-IF97 library com.hummeling:if97");
     }
 
     @Test

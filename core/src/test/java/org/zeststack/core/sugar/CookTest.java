@@ -119,6 +119,20 @@ public class CookTest {
         };
     }
 
+    /** Stops of caramels, °C: soft layer, moulded filling, tray layer from and to, hand-formed (common practice, no source). */
+    private static final double[] CARAMELS = {110, 112, (236 - 32) / 1.8, (239 - 32) / 1.8, (242 - 32) / 1.8};
+
+    @Test
+    public void firmerCaramelsHoldLessWater() {
+        double before = 1;
+        for (double stop : CARAMELS) {
+            double moisture = Cook.to(Masses.checkCaramel(), stop, Atmosphere.SEA_LEVEL_KPA)
+                    .moistureFraction();
+            assertTrue(moisture < before && moisture > 0.05, "at " + stop + ": " + moisture);
+            before = moisture;
+        }
+    }
+
     @Test(dataProvider = "stages")
     public void stageNamesFollowThePrintedTable(int fahrenheit, String name) {
         assertEquals(Stages.nameAt((fahrenheit - 32) / 1.8), name);

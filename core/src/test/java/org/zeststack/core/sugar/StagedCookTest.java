@@ -79,13 +79,42 @@ public class StagedCookTest {
         }
         assertTrue(staged.minutesLeft().isEmpty());
         assertEquals(staged.state().orElseThrow().reason().orElseThrow(), CookProgress.Reason.POURS);
-        assertTrue(staged.ahead().isEmpty());
+        assertTrue(staged.ahead(Learned.NOTHING).isEmpty());
         assertFalse(staged.state().orElseThrow().past());
         staged.poured(10);
         assertTrue(staged.next().isEmpty());
         staged.poured(11);
         assertEquals(staged.poured(), 1, "all is in");
         assertEquals(staged.pouredMinute(), 10, 0);
+    }
+
+    @Test
+    public void beforeItBoilsTheWayIsPlanned() {
+        StagedCook pot = new StagedCook(SYRUP, List.of(), STOP_CELSIUS, KPA, 0);
+        pot.add(new Point(0, 22), 22);
+        Learned known = new Learned(2, 0.5, 10, 0, 0);
+        List<Point> way = pot.ahead(known);
+        assertEquals(way.get(0).celsius(), 22, 0.01);
+        Point end = way.get(way.size() - 1);
+        assertEquals(end.minute(), pot.minutes(known).orElseThrow().minutes(), 1e-9);
+        assertEquals(end.celsius(), pot.cook().orElseThrow().stopCelsiusHere(), 0.01);
+        for (int i = 1; i < way.size(); i++) {
+            assertTrue(way.get(i).celsius() > way.get(i - 1).celsius());
+        }
+    }
+
+    @Test
+    public void aReadingThatSpringsWhileItWarmsIsMarked() {
+        StagedCook pot = new StagedCook(SYRUP, List.of(), STOP_CELSIUS, KPA, 0);
+        assertEquals(pot.add(new Point(0, 30), 30), CookProgress.Taken.HEATING);
+        // In ten seconds no further than 6 K and one a second: 46.
+        assertEquals(pot.add(new Point(10 / 60.0, 46.1), 46.1), CookProgress.Taken.WILD);
+        assertEquals(pot.add(new Point(20 / 60.0, 34), 34), CookProgress.Taken.HEATING);
+        assertEquals(pot.state().orElseThrow().celsius(), 34, 0);
+        assertEquals(pot.add(new Point(30 / 60.0, 0.5), 0.5), CookProgress.Taken.WILD);
+        assertEquals(pot.add(new Point(40 / 60.0, 60), 60), CookProgress.Taken.HEATING, "26 K in 20 s may be");
+        assertEquals(pot.add(new Point(50 / 60.0, 77), 77), CookProgress.Taken.WILD);
+        assertEquals(pot.add(new Point(51 / 60.0, 80), 80), CookProgress.Taken.HEATING, "the next one says the same");
     }
 
     @Test

@@ -25,6 +25,12 @@ public class BoilingTest {
     public Object[][] sucroseSolutions() {
         return new Object[][] {
             // percent, expected °C, tolerance, provenance
+            {10.0, 100.1, 0.15, "handbook table of boiling points of sucrose solutions, value from memory"},
+            {20.0, 100.3, 0.15, "the same"},
+            {30.0, 100.6, 0.2, "the same"},
+            {40.0, 101.0, 0.3, "the same"},
+            {50.0, 101.8, 0.4, "the same"},
+            {70.0, 105.5, 1.0, "the same"},
             {60.0, 103.0, 0.6, "handbook table of boiling points of sucrose solutions, value from memory"},
             {80.0, 110.7, 1.6, "between a modern fit (109.4) and an old handbook table (112.0), values from memory"},
             {90.0, 122.4, 1.5, "Starzak and Peacock 1997 fit, constants from memory"},

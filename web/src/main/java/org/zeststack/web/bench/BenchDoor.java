@@ -43,12 +43,14 @@ class BenchDoor {
 
     private final Runs runs;
     private final Bench bench;
+    private final SeriesViews views;
     private final WorkshopStore workshop;
     private final Clock clock;
 
-    BenchDoor(Runs runs, Bench bench, WorkshopStore workshop, Clock clock) {
+    BenchDoor(Runs runs, Bench bench, SeriesViews views, WorkshopStore workshop, Clock clock) {
         this.runs = runs;
         this.bench = bench;
+        this.views = views;
         this.workshop = workshop;
         this.clock = clock;
     }
@@ -250,11 +252,22 @@ class BenchDoor {
 
     /** A single reading may be a slip; what an instrument sends by the dozen is taken as it is. */
     private Optional<Fault> doubt(long series, List<Bench.Reading> readings) {
-        boolean bowl = readings.size() == 1
-                && bench.series(series)
-                        .filter(s -> s.kind() == Bench.SeriesKind.TEMPER)
-                        .isPresent();
-        return bowl ? Plausibility.doubtBowl(readings.get(0).celsius()) : Optional.empty();
+        if (readings.size() != 1) {
+            return Optional.empty();
+        }
+        Bench.Reading reading = readings.get(0);
+        return bench.series(series)
+                .flatMap(of -> of.kind() == Bench.SeriesKind.TEMPER
+                        ? Plausibility.doubtBowl(reading.celsius())
+                        : doubt(of, reading));
+    }
+
+    private Optional<Fault> doubt(Bench.Series of, Bench.Reading reading) {
+        RunSheet sheet = runs.find(of.run()).flatMap(Run::sheet).orElseThrow();
+        return views.pot(sheet, BenchState.of(sheet, bench.entries(of.run())), of)
+                .flatMap(FollowedPot::lastSure)
+                .flatMap(last -> Plausibility.doubtPot(
+                        last.celsius(), of.ownSeconds(reading.at()) / 60 - last.minute(), reading.celsius()));
     }
 
     @PostMapping("/bench/series/{series}/end")

@@ -225,7 +225,7 @@ final class FollowedPot {
 
     /** The way to the stop, as the thermometer would show it; empty once it is off. */
     synchronized List<Seen> ahead() {
-        List<CookProgress.Point> way = off == null ? progress.ahead() : List.of();
+        List<CookProgress.Point> way = off == null ? progress.ahead(learned) : List.of();
         return way.stream()
                 .map(p -> new Seen(p.minute(), thermometer.readingAt(p.celsius()), false))
                 .toList();
@@ -240,6 +240,13 @@ final class FollowedPot {
         return curve.isEmpty()
                 ? Optional.empty()
                 : Optional.of(curve.get(curve.size() - 1).celsius());
+    }
+
+    /** The last reading that is not wild, of the mass that is in it now; empty where there is none. */
+    synchronized Optional<Seen> lastSure() {
+        return curve.stream()
+                .filter(s -> !s.wild() && s.minute() >= progress.pouredMinute())
+                .reduce((earlier, later) -> later);
     }
 
     synchronized Optional<CookProgress.State> state() {

@@ -6,6 +6,8 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.workshop.Line;
 import org.zeststack.core.workshop.Mould;
@@ -61,7 +63,23 @@ final class WorkshopFields {
         fields.put(
                 "checkedOn",
                 thermometer.checkedOn() == null ? "" : thermometer.checkedOn().toString());
+        fields.put("was", readings(fields));
         return fields;
+    }
+
+    /** What it read, and on what day: where the readings are new and the day is not, it was read today. */
+    private static String readings(Map<String, String> fields) {
+        return Stream.of("iceReading", "boilingReading", "checkedOn")
+                .map(f -> fields.getOrDefault(f, "").strip())
+                .collect(Collectors.joining(" "));
+    }
+
+    private static boolean readAnew(FormInput form) {
+        String was = form.text("was");
+        String day = was.substring(was.lastIndexOf(' ') + 1);
+        return form.has("was")
+                && !was.equals(readings(form.typed()))
+                && form.text("checkedOn").strip().equals(day);
     }
 
     /** The boiling reading is compared with where water boils at this place now. */
@@ -69,7 +87,8 @@ final class WorkshopFields {
         Thermometer.Kind kind = form.choice("kind", Thermometer.Kind.class);
         double ice = form.number("iceReading", Thermometer.ICE_READING);
         double boiling = form.number("boilingReading", Thermometer.BOILING_READING);
-        LocalDate checked = form.has("checkedOn") ? form.day("checkedOn").orElse(null) : null;
+        LocalDate written = form.has("checkedOn") ? form.day("checkedOn").orElse(null) : null;
+        LocalDate checked = readAnew(form) ? LocalDate.now() : written;
         if (checked != null && checked.isAfter(LocalDate.now())) {
             form.add(Fault.of("checkedOn", form.text("checkedOn"), "That day is still to come."));
         }

@@ -197,7 +197,8 @@ public class CookPageTest {
 
     @Test
     public void readingsTypedWithoutANetworkArriveAndMayBeInFahrenheit() {
-        Bench.Series series = cooked(pot(Probe.GOOD), 60);
+        SimulatedPot pot = pot(Probe.GOOD);
+        Bench.Series series = cooked(pot, reaches(pot, batch.stopCelsiusHere()) - 20);
         Page page = hand("teo");
         page.navigate(COOK);
         page.context().setOffline(true);
@@ -212,7 +213,10 @@ public class CookPageTest {
         page.click("text=Write it down");
         assertThat(page.locator("[data-fault=celsius]")).containsText("-10 to 200");
         assertThat(page.locator("#celsius")).hasValue("2420 F");
-        assertEquals(bench.readingsAfter(series.id(), 0).readings().size(), before);
+        page.fill("#celsius", "½");
+        page.click("text=Write it down");
+        assertThat(page.locator("[data-fault=celsius]")).containsText("It read 116.7 °C");
+        assertEquals(bench.readingsAfter(series.id(), 0).readings().size(), before, "a slip is asked about");
         errors.clear();
     }
 
@@ -310,6 +314,12 @@ public class CookPageTest {
         page.click("text=Save");
         page.navigate("/workshop");
         assertThat(page.locator("tr:has-text('Long probe')")).containsText("3 Feb 2026, check it again");
+        page.navigate("/workshop/thermometers/1");
+        page.fill("#boilingReading", "98.4");
+        page.click("text=Save");
+        page.navigate("/workshop");
+        assertThat(page.locator("tr:has-text('Long probe')")).not().containsText("3 Feb 2026");
+        assertThat(page.locator("tr:has-text('Long probe')")).not().containsText("check it again");
         page.navigate(COOK);
         assertThat(page.locator("[data-out=checked]")).hasCount(0);
     }
