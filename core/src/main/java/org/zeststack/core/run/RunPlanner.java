@@ -7,26 +7,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
-import org.zeststack.core.formula.FormulaLine;
-import org.zeststack.core.formula.FormulaPots;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Needs;
-import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.judge.BarCalls;
-import org.zeststack.core.method.Act;
-import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.picture.CrossSection;
-import org.zeststack.core.quantity.InvalidInput;
-import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.Material;
@@ -193,84 +184,7 @@ public final class RunPlanner {
                 batch.scaling().sharedOut().orElse(""),
                 formula.finish().overrunFraction(),
                 made.cook().map(c -> c.after().totalGrams()).orElse(null),
-                formula.cooked() ? pots(batch) : null);
-    }
-
-    private PotPlan pots(Needs.Batch batch) {
-        String key = batch.named().key();
-        Formula formula = batch.named().formula();
-        FormulaPots pots = batch.made().pots();
-        List<PotPlan.Pour> pours = new ArrayList<>();
-        Composition in = pots.start();
-        for (FormulaPots.Pour pour : pots.pours()) {
-            Double at = pour.atCelsius().isPresent() ? pour.atCelsius().getAsDouble() : null;
-            pours.add(new PotPlan.Pour(
-                    StepList.pour(key, pours.size()),
-                    names(formula, pour.lines()),
-                    PotPlan.Mass.of(pour.mass()),
-                    at,
-                    at == null ? null : order.thermometer().readingAt(here(in, at))));
-            in = in.plus(pour.mass());
-        }
-        return new PotPlan(
-                PotPlan.Mass.of(pots.start()),
-                pours,
-                pots.second().map(s -> second(formula, s)).orElse(null),
-                bowl(batch).orElse(null));
-    }
-
-    /** What is in the bowl when it is dried: what was cooked, and lines that are said to go in by then. */
-    private Optional<PotPlan.Bowl> bowl(Needs.Batch batch) {
-        Formula formula = batch.named().formula();
-        FormulaBalance made = batch.made();
-        int drying = FormulaPots.numbered(formula).stream()
-                        .map(MethodStep::does)
-                        .toList()
-                        .indexOf(Act.DRY)
-                + 1;
-        if (drying == 0) {
-            return Optional.empty();
-        }
-        Composition mass = made.pots()
-                .second()
-                .map(s -> s.cook().after())
-                .orElse(Composition.NOTHING)
-                .plus(made.cook().orElseThrow().after());
-        for (Scaling.Line scaled : batch.scaling().lines()) {
-            FormulaLine line = formula.lines().get(scaled.index());
-            boolean in = line.counts() && line.role() != FormulaLine.Role.POT && line.step() != null;
-            if (in && line.step() <= drying) {
-                mass = mass.plus(ingredients.get(scaled.ingredient()).grams(scaled.grams()));
-            }
-        }
-        double lost = formula.finish().bakedLossFraction() * made.before().totalGrams();
-        return Optional.of(new PotPlan.Bowl(PotPlan.Mass.of(mass), lost == 0 ? null : mass.totalGrams() - lost));
-    }
-
-    private PotPlan.Second second(Formula formula, FormulaPots.Second second) {
-        Cook cook = second.cook();
-        return new PotPlan.Second(
-                names(formula, second.lines()),
-                PotPlan.Mass.of(cook.before()),
-                cook.stopCelsius(),
-                cook.stopCelsiusHere(),
-                order.thermometer().readingAt(cook.stopCelsiusHere()),
-                cook.cookedGrams());
-    }
-
-    private List<String> names(Formula formula, List<Integer> lines) {
-        return lines.stream()
-                .map(l -> ingredients.get(formula.lines().get(l).ingredient()).name())
-                .toList();
-    }
-
-    /** The temperature here at which a mass holds the water that it holds at another at sea level; the same where it does not boil yet. */
-    private double here(Composition mass, double seaLevel) {
-        try {
-            return Cook.to(mass, seaLevel, order.place().pressureKpa()).stopCelsiusHere();
-        } catch (InvalidInput | Refusal cold) {
-            return seaLevel;
-        }
+                formula.cooked() ? new PotPlanner(order, ingredients).plan(batch) : null);
     }
 
     private static RunSheet.Ending ending(Formula formula) {

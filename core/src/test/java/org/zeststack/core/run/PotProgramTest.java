@@ -254,6 +254,18 @@ public class PotProgramTest {
                 "118 °C are 244.4 °F");
         assertTrue(batch.second().isEmpty(), "a second pot wants a reading");
 
+        double done = dry / 0.91;
+        EntryBody inPot = new EntryBody.PotWeighed(batch.key(), done + 500, 500, "cook:" + batch.key());
+        EntryBody whole = new EntryBody.StepDone(
+                "mix:" + batch.key(), dry / 0.9 + batch.rawGrams() - batch.pot().totalGrams());
+        assertTrue(state(sheet).moisture(batch).isEmpty());
+        assertEquals(state(sheet, inPot).moisture(batch).orElseThrow(), 0.09, 1e-9);
+        assertEquals(state(sheet, whole).moisture(batch).orElseThrow(), 0.1, 1e-9, "less what went in after");
+        assertEquals(state(sheet, whole, inPot).moisture(batch).orElseThrow(), 0.09, 1e-9, "the pot is surer");
+        EntryBody tare = new EntryBody.PotWeighed(batch.key(), dry, 500, "cook:" + batch.key());
+        assertEquals(
+                state(sheet, whole, tare).moisture(batch).orElseThrow(), 0.1, 1e-9, "a weight that cannot be is none");
+
         EntryBody atCook = new EntryBody.PotWeighed(batch.key(), 900, 100, "cook:" + batch.key());
         EntryBody off = new EntryBody.TakenOff(batch.key());
         assertTrue(state(sheet, off, atCook).finishedGrams(batch.key()).isEmpty(), "a pot is not yet what came of it");

@@ -37,9 +37,13 @@ public class JooqRunsTest {
         assertFalse(runs.close(id, NOW), "what was not started cannot be closed");
         assertTrue(runs.start(id, TestRun.sheet(), NOW));
         assertFalse(runs.start(id, TestRun.sheet(), NOW));
-        assertEquals(db.fetchCount(COMPONENT, COMPONENT.RUN.eq(id)), 2, "a formula and a couverture");
+        assertEquals(db.fetchCount(COMPONENT, COMPONENT.RUN.eq(id)), 3, "a formula, its second pot and a couverture");
+        long formula = TestRun.sheet().formulas().get(0).formula();
+        assertTrue(runs.made(formula, 50).stream().noneMatch(r -> r.id() == id), "it is not closed");
         assertTrue(runs.close(id, NOW.plusSeconds(60)));
         assertFalse(runs.close(id, NOW));
+        assertEquals(runs.made(formula, 1).get(0).id(), id, "once, whatever pots it has");
+        assertTrue(runs.made(formula + 1000, 50).isEmpty());
         Run closed = runs.find(id).orElseThrow();
         assertEquals(closed.status(), Run.Status.CLOSED);
         assertEquals(closed.startedAt(), NOW);

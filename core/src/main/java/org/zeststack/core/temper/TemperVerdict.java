@@ -1,0 +1,286 @@
+package org.zeststack.core.temper;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import org.zeststack.core.quantity.Numbers;
+
+/**
+ * Judges the readings of one bowl by its method's own course.
+ *
+ * <p>A spike departs from both neighbours by more than 3 K in the same direction, the neighbours within 1 K of each other, all three
+ * within 60 s; a confirmed reading, the first and the last are never one. It melts until it reads melt-out (a partial melt: until it
+ * reads the working window). It cools: with seed until it is down in the working window; on the slab or over a bath until it is down in
+ * the cool window, and from there it is warmed up to the working window. Above the top the first reading says over, the second in a row
+ * or a confirmed one says lost, from the first of them on. Lost stays lost until three readings in a row are melted out again. Limits
+ * count as inside. Common practice, no source; the numbers of spikes are our own choice.
+ */
+public final class TemperVerdict {
+
+    private static final double SPIKE_KELVIN = 3;
+    private static final double NEIGHBOURS_KELVIN = 1;
+    private static final double SPIKE_SECONDS = 60;
+    private static final int MELTED_OUT_AGAIN = 3;
+
+    /**
+     * A true temperature of the bowl.
+     *
+     * @param confirmed read again by hand with a contact probe
+     */
+    public record Reading(double seconds, double celsius, boolean confirmed) {}
+
+    /** What the bowl is in. */
+    public enum Step {
+        MELT,
+        COOL,
+        REWARM,
+        WORK
+    }
+
+    /** What is said of it. */
+    public enum Verdict {
+        MELTING,
+        COOLING,
+        TOO_COLD,
+        WARMING,
+        WORKING,
+        OVER,
+        LOST
+    }
+
+    /**
+     * The bowl after all readings.
+     *
+     * @param celsius last reading that counts
+     * @param since seconds of the first reading of the loss; empty unless lost
+     * @param spikes seconds of readings that count for nothing
+     * @param reason what was read against which limit
+     * @param next what to do
+     */
+    public record State(
+            Step step,
+            Verdict verdict,
+            double celsius,
+            OptionalDouble since,
+            List<Double> spikes,
+            String reason,
+            String next) {}
+
+    private final TemperWindow window;
+    private final Method method;
+    private final double top;
+    private Step step = Step.MELT;
+    private Verdict verdict = Verdict.MELTING;
+    private double celsius = Double.NaN;
+    private double firstOver = Double.NaN;
+    private int meltedOut;
+
+    private TemperVerdict(TemperWindow window, Method method, double topRaisedKelvin) {
+        this.window = window;
+        this.method = method;
+        top = window.work().greatest() + topRaisedKelvin;
+    }
+
+    /**
+     * Judges true temperatures in any order; of two of the same second the later one counts. There must be one.
+     *
+     * @throws IllegalArgumentException without a reading
+     */
+    public static State of(TemperWindow window, Method method, List<Reading> readings) {
+        return of(window, method, readings, 0);
+    }
+
+    /**
+     * The same with a top that is raised by what the thermometer leaves open; a confirmed reading is taken as read.
+     *
+     * @param topRaisedKelvin 0 or more
+     */
+    static State of(TemperWindow window, Method method, List<Reading> readings, double topRaisedKelvin) {
+        if (readings.isEmpty()) {
+            throw new IllegalArgumentException("a bowl without readings");
+        }
+        TreeMap<Double, Reading> bySecond = new TreeMap<>();
+        readings.forEach(r -> bySecond.put(r.seconds(), r));
+        List<Reading> sorted = List.copyOf(bySecond.values());
+        TemperVerdict judge = new TemperVerdict(window, method, topRaisedKelvin);
+        List<Double> spikes = new ArrayList<>();
+        for (int i = 0; i < sorted.size(); i++) {
+            if (spike(sorted, i)) {
+                spikes.add(sorted.get(i).seconds());
+            } else {
+                judge.take(sorted.get(i));
+            }
+        }
+        return judge.state(spikes);
+    }
+
+    private static boolean spike(List<Reading> all, int i) {
+        if (i == 0 || i == all.size() - 1 || all.get(i).confirmed()) {
+            return false;
+        }
+        Reading before = all.get(i - 1);
+        Reading after = all.get(i + 1);
+        double up = all.get(i).celsius() - before.celsius();
+        double down = all.get(i).celsius() - after.celsius();
+        boolean far = up > SPIKE_KELVIN && down > SPIKE_KELVIN || up < -SPIKE_KELVIN && down < -SPIKE_KELVIN;
+        return far
+                && within(before.celsius() - after.celsius(), NEIGHBOURS_KELVIN)
+                && after.seconds() - before.seconds() <= SPIKE_SECONDS;
+    }
+
+    /** Tenths of a degree are not exact in binary: a limit that is met by less than a billionth is met. */
+    private static boolean within(double difference, double limit) {
+        return Math.abs(difference) <= limit + 1e-9;
+    }
+
+    private void take(Reading reading) {
+        celsius = reading.celsius();
+        if (verdict == Verdict.LOST) {
+            meltedOut = celsius >= window.meltOut().least() ? meltedOut + 1 : 0;
+            if (meltedOut < MELTED_OUT_AGAIN) {
+                return;
+            }
+            begin(Step.COOL, Verdict.COOLING);
+            return;
+        }
+        switch (step) {
+            case MELT -> melt(reading);
+            case COOL -> cool(reading);
+            case REWARM -> rewarm(reading);
+            case WORK -> work(reading);
+        }
+    }
+
+    private void begin(Step next, Verdict said) {
+        step = next;
+        verdict = said;
+        firstOver = Double.NaN;
+        meltedOut = 0;
+    }
+
+    private void melt(Reading reading) {
+        if (method != Method.PARTIAL) {
+            if (celsius >= window.meltOut().least()) {
+                begin(Step.COOL, Verdict.COOLING);
+            }
+        } else if (celsius >= window.work().least()) {
+            begin(Step.WORK, Verdict.WORKING);
+            work(reading);
+        }
+    }
+
+    private void cool(Reading reading) {
+        if (method.rewarms() && celsius <= window.coolTo().greatest()) {
+            begin(Step.REWARM, Verdict.WARMING);
+            rewarm(reading);
+        } else if (!method.rewarms() && celsius <= window.work().greatest()) {
+            begin(Step.WORK, Verdict.WORKING);
+            work(reading);
+        }
+    }
+
+    private void rewarm(Reading reading) {
+        if (celsius >= window.work().least()) {
+            begin(Step.WORK, Verdict.WORKING);
+            work(reading);
+        } else {
+            verdict = celsius < window.coolTo().least() ? Verdict.TOO_COLD : Verdict.WARMING;
+        }
+    }
+
+    private void work(Reading reading) {
+        boolean over = celsius > (reading.confirmed() ? window.work().greatest() : top);
+        if (!over) {
+            firstOver = Double.NaN;
+            verdict = celsius < window.work().least() ? Verdict.TOO_COLD : Verdict.WORKING;
+            return;
+        }
+        boolean second = !Double.isNaN(firstOver);
+        firstOver = second ? firstOver : reading.seconds();
+        verdict = second || reading.confirmed() ? Verdict.LOST : Verdict.OVER;
+        meltedOut = verdict == Verdict.LOST && celsius >= window.meltOut().least() ? 1 : 0;
+    }
+
+    private State state(List<Double> spikes) {
+        boolean lost = verdict == Verdict.LOST;
+        return new State(
+                step,
+                verdict,
+                celsius,
+                lost ? OptionalDouble.of(firstOver) : OptionalDouble.empty(),
+                List.copyOf(spikes),
+                reason(),
+                next());
+    }
+
+    private String reason() {
+        String read = Numbers.plain(Math.round(celsius * 10) / 10.0) + " °C";
+        return switch (verdict) {
+            case MELTING ->
+                method == Method.PARTIAL
+                        ? "%s: below %s °C it still melts into its window."
+                                .formatted(read, Numbers.plain(window.work().least()))
+                        : "%s: not yet %s °C, where no crystal is left."
+                                .formatted(read, Numbers.plain(window.meltOut().least()));
+            case COOLING ->
+                method.rewarms()
+                        ? "%s: not yet down at %s °C, where new crystals start."
+                                .formatted(read, Numbers.plain(window.coolTo().greatest()))
+                        : "%s: not yet down at %s °C, where seed lasts."
+                                .formatted(read, Numbers.plain(window.work().greatest()));
+            case WARMING ->
+                "%s: cooled, and not yet up at %s °C."
+                        .formatted(read, Numbers.plain(window.work().least()));
+            case TOO_COLD ->
+                step == Step.REWARM
+                        ? "%s: below %s °C it thickens with the wrong crystals too."
+                                .formatted(read, Numbers.plain(window.coolTo().least()))
+                        : "%s: below %s °C it thickens."
+                                .formatted(read, Numbers.plain(window.work().least()));
+            case WORKING -> "%s: inside %s.".formatted(read, window.work().inWords());
+            case OVER ->
+                "%s: over %s °C, read once."
+                        .formatted(read, Numbers.plain(window.work().greatest()));
+            case LOST ->
+                "Over %s °C from %s s on, read %s."
+                        .formatted(
+                                Numbers.plain(window.work().greatest()),
+                                Numbers.plain(firstOver),
+                                "again or confirmed");
+        };
+    }
+
+    private String next() {
+        return switch (verdict) {
+            case MELTING ->
+                method == Method.PARTIAL
+                        ? "Short bursts, stir between, never over %s °C, stop while some pieces are solid."
+                                .formatted(Numbers.plain(window.work().greatest()))
+                        : "Melt to %s.".formatted(window.meltOut().inWords());
+            case COOLING ->
+                switch (method) {
+                    case SEED, PARTIAL ->
+                        "Stir seed in, a handful at a time, down to %s."
+                                .formatted(window.work().inWords());
+                    case PREPARED_SEED ->
+                        "Stir down to %s °C, then the crystallised butter in."
+                                .formatted(Numbers.plain(TemperWindow.FORM_V_MELTS_CELSIUS));
+                    default ->
+                        "Cool to %s, moving all of it."
+                                .formatted(window.coolTo().inWords());
+                };
+            case WARMING -> "Warm gently to %s.".formatted(window.work().inWords());
+            case TOO_COLD ->
+                "Warm gently to %s, stirring.".formatted(window.work().inWords());
+            case WORKING -> "Dip a proof before you work with it.";
+            case OVER -> "Stir, read again.";
+            case LOST ->
+                celsius > TemperWindow.FORM_V_MELTS_CELSIUS
+                        ? "Above 33.8 °C no good crystal is left. Melt out to %s and start again."
+                                .formatted(window.meltOut().inWords())
+                        : "Melt out to %s and start again."
+                                .formatted(window.meltOut().inWords());
+        };
+    }
+}
