@@ -92,6 +92,24 @@ public final class BenchState {
         return Optional.ofNullable(begun.get(step)).map(BenchEntry::at);
     }
 
+    /** How a bowl is brought into temper, by what was said last; empty where nobody said. */
+    public Optional<EntryBody.TemperPlanned> temperPlanned(String component) {
+        return standing.stream()
+                .map(BenchEntry::body)
+                .filter(b -> b instanceof EntryBody.TemperPlanned planned
+                        && planned.component().equals(component))
+                .map(EntryBody.TemperPlanned.class::cast)
+                .reduce((earlier, later) -> later);
+    }
+
+    /** The last proof of a bowl; empty where none was dipped. */
+    public Optional<BenchEntry> proof(String component) {
+        return standing.stream()
+                .filter(e -> e.body() instanceof EntryBody.Proof proof
+                        && proof.component().equals(component))
+                .reduce((earlier, later) -> later);
+    }
+
     /** When a step was done. */
     public Optional<Instant> doneAt(String step) {
         return Optional.ofNullable(done.get(step)).map(BenchEntry::at);

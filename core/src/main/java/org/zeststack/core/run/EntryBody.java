@@ -5,6 +5,8 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Room;
 
 /** What the bench can write down. Entries are only added; a mistake is corrected by another entry. */
@@ -213,6 +215,67 @@ public sealed interface EntryBody {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);
+        }
+    }
+
+    /**
+     * How a bowl is brought into temper.
+     *
+     * @param component key of the couverture
+     * @param bowlGrams the empty bowl; 0 where it is not reckoned with
+     * @param roomCelsius where seed and pieces stand
+     */
+    record TemperPlanned(String component, Method method, double bowlGrams, Bowl.Material bowl, double roomCelsius)
+            implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            if (method == null) {
+                faults.add(Fault.of("method", "", "Choose how it is brought into temper."));
+            }
+            if (bowl == null) {
+                faults.add(Fault.of("bowl", "", "Choose what the bowl is made of."));
+            }
+            faults.within("bowlGrams", bowlGrams, Bowl.GRAMS);
+            Room.check(faults, "seedCelsius", roomCelsius);
+        }
+
+        /** The bowl that it stands in. */
+        public Bowl emptyBowl() {
+            return new Bowl(bowlGrams, bowl);
+        }
+    }
+
+    /**
+     * A dip on paper or a scraper, looked at.
+     *
+     * @param component key of the couverture
+     * @param minutes until it was set
+     * @param roomCelsius of the room it set in; null where nobody read it
+     * @param dull whether it has no gloss
+     * @param streaks whether it shows streaks
+     * @param mark whether it leaves a mark on the paper
+     */
+    record Proof(String component, double minutes, Double roomCelsius, boolean dull, boolean streaks, boolean mark)
+            implements EntryBody {
+
+        public static final Range MINUTES = new Range(0.5, 60, "min");
+
+        /** It sets within this (common practice, no source). */
+        public static final double SETS_MINUTES = 5;
+
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            faults.within("proofMinutes", minutes, MINUTES);
+            if (roomCelsius != null) {
+                Room.check(faults, "proofRoom", roomCelsius);
+            }
+        }
+
+        /** Whether the bowl is in temper by it. */
+        public boolean passed() {
+            return minutes <= SETS_MINUTES && !dull && !streaks && !mark;
         }
     }
 

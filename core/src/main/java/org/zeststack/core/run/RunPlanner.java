@@ -314,7 +314,14 @@ public final class RunPlanner {
                 scraped,
                 poured,
                 bowl,
-                tint);
+                tint,
+                cocoaButter(of.key()));
+    }
+
+    private double cocoaButter(String key) {
+        String slug =
+                key.substring(RunSheet.CouvertureBatch.PREFIX.length()).split(RunSheet.CouvertureBatch.STIRRED)[0];
+        return ingredients.get(slug).per100Grams().grams(Part.COCOA_BUTTER) / 100;
     }
 
     /** Plain ingredients that are laid as they are. */

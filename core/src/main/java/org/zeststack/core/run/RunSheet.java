@@ -392,6 +392,7 @@ public record RunSheet(
      * @param pouredGrams poured out of one full mould
      * @param bowlGrams left in the bowl to work in
      * @param tint what of it is stirred in; null where nothing
+     * @param cocoaButterFraction of it; null on older sheets
      */
     public record CouvertureBatch(
             String key,
@@ -405,7 +406,8 @@ public record RunSheet(
             Double scrapedGrams,
             Double pouredGrams,
             Double bowlGrams,
-            Tint tint) {
+            Tint tint,
+            Double cocoaButterFraction) {
 
         static final String PREFIX = "couverture-";
         static final String STIRRED = "~";

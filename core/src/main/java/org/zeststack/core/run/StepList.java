@@ -403,12 +403,8 @@ final class StepList {
         String words = again
                 ? "Work at %s. Above it, melt out and begin again."
                         .formatted(window.work().inWords())
-                : "Melt %s g to %s, cool to %s, work at %s."
-                        .formatted(
-                                fixed(melt, 0),
-                                window.meltOut().inWords(),
-                                window.coolTo().inWords(),
-                                window.work().inWords());
+                : "%s g, to be worked at %s. Each method has its own way there: choose it at the bench."
+                        .formatted(fixed(melt, 0), window.work().inWords());
         add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, words, step);
     }
 

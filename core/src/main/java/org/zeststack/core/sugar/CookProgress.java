@@ -205,10 +205,11 @@ public final class CookProgress {
 
     /**
      * Whether a pot that does not boil yet is said to be where no ring brings it so soon: steam, a slip of the pen. The next reading
-     * beside it says that it was right.
+     * beside it says that it was right; what reads past the stop is never passed over.
      */
     private boolean springs(Point point) {
-        if (last == null || last.celsius() >= firstBoilingHere - SPRING_KELVIN) {
+        boolean watched = last != null && last.celsius() < firstBoilingHere - SPRING_KELVIN;
+        if (!watched || point.celsius() >= takeOffCelsius) {
             return false;
         }
         double since = MINUTE_SECONDS * (point.minute() - last.minute());

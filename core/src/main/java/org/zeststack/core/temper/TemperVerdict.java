@@ -53,6 +53,7 @@ public final class TemperVerdict {
      * The bowl after all readings.
      *
      * @param celsius last reading that counts
+     * @param distanceKelvin to where this step ends: negative to cool, positive to warm, 0 where it is there
      * @param since seconds of the first reading of the loss; empty unless lost
      * @param spikes seconds of readings that count for nothing
      * @param reason what was read against which limit
@@ -62,6 +63,7 @@ public final class TemperVerdict {
             Step step,
             Verdict verdict,
             double celsius,
+            double distanceKelvin,
             OptionalDouble since,
             List<Double> spikes,
             String reason,
@@ -208,10 +210,26 @@ public final class TemperVerdict {
                 step,
                 verdict,
                 celsius,
+                distance(),
                 lost ? OptionalDouble.of(firstOver) : OptionalDouble.empty(),
                 List.copyOf(spikes),
                 reason(),
                 next());
+    }
+
+    private double distance() {
+        double workLeast = window.work().least();
+        return switch (step) {
+            case MELT ->
+                Math.max(
+                        0,
+                        (method == Method.PARTIAL ? workLeast : window.meltOut().least()) - celsius);
+            case COOL -> Math.min(0, (method.rewarms() ? window.coolTo() : window.work()).greatest() - celsius);
+            case REWARM, WORK ->
+                celsius < workLeast
+                        ? workLeast - celsius
+                        : Math.min(0, window.work().greatest() - celsius);
+        };
     }
 
     private String reason() {

@@ -33,6 +33,11 @@ public record TemperWindow(String kind, Range meltOut, Range coolTo, Range work)
         return found;
     }
 
+    /** Windows of a couverture's own sheet. */
+    public static TemperWindow own(Range meltOut, Range coolTo, Range work) {
+        return new TemperWindow("own", meltOut, coolTo, work);
+    }
+
     private static Map<String, TemperWindow> load() {
         Map<String, TemperWindow> table = new LinkedHashMap<>();
         for (CsvTable.Row row : CsvTable.load(TemperWindow.class, "windows.csv").rows()) {

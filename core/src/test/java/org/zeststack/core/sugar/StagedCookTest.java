@@ -115,6 +115,8 @@ public class StagedCookTest {
         assertEquals(pot.add(new Point(40 / 60.0, 60), 60), CookProgress.Taken.HEATING, "26 K in 20 s may be");
         assertEquals(pot.add(new Point(50 / 60.0, 77), 77), CookProgress.Taken.WILD);
         assertEquals(pot.add(new Point(51 / 60.0, 80), 80), CookProgress.Taken.HEATING, "the next one says the same");
+        pot.add(new Point(52 / 60.0, 125), 125);
+        assertTrue(pot.state().orElseThrow().past(), "what reads past the stop is not passed over");
     }
 
     @Test

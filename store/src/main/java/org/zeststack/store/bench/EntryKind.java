@@ -19,6 +19,8 @@ public enum EntryKind {
     POURED(EntryBody.Poured.class),
     BEGUN(EntryBody.StepBegun.class),
     SIGN(EntryBody.Sign.class),
+    TEMPER(EntryBody.TemperPlanned.class),
+    PROOF(EntryBody.Proof.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

@@ -45,6 +45,12 @@ record ApiAnswer(Map<String, Object> schema) {
         return answer;
     }
 
+    static ApiAnswer numbers(String meaning) {
+        ApiAnswer answer = of("array", meaning);
+        answer.schema.put("items", Map.of("type", "number"));
+        return answer;
+    }
+
     static ApiAnswer wholes(String meaning) {
         ApiAnswer answer = of("array", meaning);
         answer.schema.put("items", Map.of("type", "integer"));

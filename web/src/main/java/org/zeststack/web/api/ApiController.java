@@ -24,6 +24,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.store.bench.Bench;
 import tools.jackson.databind.JsonNode;
 
 /** Answers programs. Numbers go out unrounded; faults as RFC 9457 problem details, all at once. */
@@ -44,7 +45,7 @@ class ApiController {
         this.cooks = cooks;
     }
 
-    @PostMapping({"/sugar/{what}", "/cavity/{what}", "/slab/{what}"})
+    @PostMapping({"/sugar/{what}", "/cavity/{what}", "/slab/{what}", "/temper/{what}", "/air/{what}"})
     Object calculate(HttpServletRequest request, @RequestBody JsonNode body) {
         Calculator calculator = calculators.get(request.getServletPath());
         if (calculator == null) {
@@ -60,9 +61,17 @@ class ApiController {
 
     @PostMapping("/cooks/{id:[0-9]{1,18}}/readings")
     Object readings(@PathVariable long id, @RequestBody JsonNode body, HttpServletRequest request) {
-        Optional<CookApi.Taken> taken = cooks.readings(id, body);
+        return taken(cooks.readings(id, Bench.SeriesKind.COOK, body), "This cook has ended", request);
+    }
+
+    @PostMapping("/tempers/{id:[0-9]{1,18}}/readings")
+    Object temperReadings(@PathVariable long id, @RequestBody JsonNode body, HttpServletRequest request) {
+        return taken(cooks.readings(id, Bench.SeriesKind.TEMPER, body), "This bowl has ended", request);
+    }
+
+    private Object taken(Optional<CookApi.Taken> taken, String ended, HttpServletRequest request) {
         if (taken.isPresent() && taken.get().accepted() < 0) {
-            return problem(HttpStatus.CONFLICT, "This cook has ended", "Its readings are closed.", List.of());
+            return problem(HttpStatus.CONFLICT, ended, "Its readings are closed.", List.of());
         }
         return taken.isPresent() ? taken.get() : nothing(request);
     }

@@ -3,7 +3,10 @@ package org.zeststack.web.api;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import tools.jackson.databind.JsonNode;
@@ -14,6 +17,8 @@ final class ApiInput {
     private final Map<String, Double> numbers = new TreeMap<>();
     private final Map<String, String> words = new TreeMap<>();
     private final Map<String, List<ApiInput>> rows = new TreeMap<>();
+    private final Map<String, ApiInput> objects = new TreeMap<>();
+    private final Set<String> flags = new TreeSet<>();
 
     private ApiInput() {}
 
@@ -28,6 +33,7 @@ final class ApiInput {
         ApiInput input = numbers(body, calculator.fields(), faults);
         calculator.choices().forEach(choice -> input.take(choice, body.get(choice.name()), faults));
         calculator.rows().forEach(list -> input.take(list, body.get(list.name()), faults));
+        calculator.objects().forEach(object -> input.take(object, body.get(object.name()), faults));
         List<String> together =
                 calculator.notTogether().stream().filter(body::hasNonNull).toList();
         if (together.size() > 1) {
@@ -59,10 +65,13 @@ final class ApiInput {
     }
 
     private void take(ApiChoice choice, JsonNode node, Faults faults) {
-        if (node != null && node.isString() && choice.words().contains(node.stringValue())) {
+        boolean absent = node == null || node.isNull();
+        if (absent && choice.absent() != null) {
+            words.put(choice.name(), choice.absent());
+        } else if (node != null && node.isString() && choice.words().contains(node.stringValue())) {
             words.put(choice.name(), node.stringValue());
         } else {
-            String what = node == null || node.isNull() ? "is missing" : "is not one of its words: " + node;
+            String what = absent ? "is missing" : "is not one of its words: " + node;
             faults.add(Fault.of(
                     choice.name(),
                     node == null ? "" : node.toString(),
@@ -78,12 +87,15 @@ final class ApiInput {
             return;
         }
         List<ApiInput> taken = new ArrayList<>();
-        List<String> names = list.fields().stream().map(ApiField::name).toList();
         for (int i = 0; i < node.size(); i++) {
             Faults own = new Faults();
             if (node.get(i).isObject()) {
-                onlyFields(node.get(i), names, own);
-                taken.add(numbers(node.get(i), list.fields(), own));
+                onlyFields(node.get(i), list.names(), own);
+                ApiInput row = numbers(node.get(i), list.fields(), own);
+                for (String flag : list.flags()) {
+                    row.take(flag, node.get(i).get(flag), own);
+                }
+                taken.add(row);
             } else {
                 own.add(Fault.of("", node.get(i).toString(), "Each of " + list.name() + " must be one JSON object."));
             }
@@ -91,6 +103,29 @@ final class ApiInput {
             own.list().forEach(f -> faults.add(f.at(f.field().isEmpty() ? at : at + "/" + f.field())));
         }
         rows.put(list.name(), taken);
+    }
+
+    private void take(String flag, JsonNode node, Faults faults) {
+        if (node != null && !node.isNull() && !node.isBoolean()) {
+            faults.add(Fault.of(flag, node.toString(), flag + " is true or false."));
+        } else if (node != null && node.asBoolean(false)) {
+            flags.add(flag);
+        }
+    }
+
+    private void take(ApiObject object, JsonNode node, Faults faults) {
+        if (node == null || node.isNull()) {
+            return;
+        }
+        Faults own = new Faults();
+        if (node.isObject()) {
+            onlyFields(node, object.fields().stream().map(ApiField::name).toList(), own);
+            objects.put(object.name(), numbers(node, object.fields(), own));
+        } else {
+            own.add(Fault.of("", node.toString(), object.name() + " must be one JSON object."));
+        }
+        own.list()
+                .forEach(f -> faults.add(f.at(f.field().isEmpty() ? object.name() : object.name() + "/" + f.field())));
     }
 
     private void take(ApiField field, JsonNode node, Faults faults) {
@@ -120,6 +155,14 @@ final class ApiInput {
 
     boolean has(String name) {
         return numbers.containsKey(name);
+    }
+
+    boolean is(String flag) {
+        return flags.contains(flag);
+    }
+
+    Optional<ApiInput> get(ApiObject object) {
+        return Optional.ofNullable(objects.get(object.name()));
     }
 
     String get(ApiChoice choice) {

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
  * @param fields numbers that it takes
  * @param choices words that it takes
  * @param rows lists that it takes
+ * @param objects objects that it takes
  * @param notTogether names of which at most one may be given
  * @param answers names of what it gives
  * @param compute the calculation
@@ -22,6 +23,7 @@ record Calculator(
         List<ApiField> fields,
         List<ApiChoice> choices,
         List<ApiRows> rows,
+        List<ApiObject> objects,
         List<String> notTogether,
         Map<String, ApiAnswer> answers,
         Function<ApiInput, Map<String, Object>> compute) {
@@ -34,7 +36,20 @@ record Calculator(
             List<String> notTogether,
             Map<String, ApiAnswer> answers,
             Function<ApiInput, Map<String, Object>> compute) {
-        return new Calculator(path, summary, fields, List.of(), List.of(), notTogether, answers, compute);
+        return new Calculator(path, summary, fields, List.of(), List.of(), List.of(), notTogether, answers, compute);
+    }
+
+    /** A calculator that takes no objects. */
+    Calculator(
+            String path,
+            String summary,
+            List<ApiField> fields,
+            List<ApiChoice> choices,
+            List<ApiRows> rows,
+            List<String> notTogether,
+            Map<String, ApiAnswer> answers,
+            Function<ApiInput, Map<String, Object>> compute) {
+        this(path, summary, fields, choices, rows, List.of(), notTogether, answers, compute);
     }
 
     /** Names of everything that it takes. */
@@ -42,7 +57,8 @@ record Calculator(
         return Stream.of(
                         fields.stream().map(ApiField::name),
                         choices.stream().map(ApiChoice::name),
-                        rows.stream().map(ApiRows::name))
+                        rows.stream().map(ApiRows::name),
+                        objects.stream().map(ApiObject::name))
                 .flatMap(names -> names)
                 .toList();
     }

@@ -11,6 +11,7 @@ final class Calculators {
     static List<Calculator> all() {
         List<Calculator> all = new ArrayList<>(SugarCalculators.all());
         all.addAll(PotCalculators.all());
+        all.addAll(TemperCalculators.all());
         all.addAll(CavityCalculators.all());
         return List.copyOf(all);
     }

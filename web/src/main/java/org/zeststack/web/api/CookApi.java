@@ -42,19 +42,19 @@ class CookApi {
     record Taken(int accepted, int known) {}
 
     /**
-     * Readings of one cook, in any order; one that is sent again under its key counts once.
+     * Readings of one cook or bowl, in any order; one that is sent again under its key counts once.
      *
-     * @return empty where there is no such cook
+     * @return empty where there is none of that kind
      */
-    Optional<Taken> readings(long cook, JsonNode body) {
+    Optional<Taken> readings(long series, Bench.SeriesKind kind, JsonNode body) {
         Faults faults = new Faults();
         ApiInput.onlyFields(body, List.of("readings"), faults);
         List<Bench.Reading> readings = readings(body.path("readings"), faults);
         faults.throwIfAny();
-        if (bench.series(cook).filter(s -> s.kind() == Bench.SeriesKind.COOK).isEmpty()) {
+        if (bench.series(series).filter(s -> s.kind() == kind).isEmpty()) {
             return Optional.empty();
         }
-        int accepted = bench.addReadings(cook, readings);
+        int accepted = bench.addReadings(series, readings);
         return Optional.of(new Taken(accepted, readings.size() - accepted));
     }
 

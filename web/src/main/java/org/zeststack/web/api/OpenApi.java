@@ -21,7 +21,8 @@ final class OpenApi {
         paths.put("/api/v1/bar/assemble", Map.of("post", assemble()));
         paths.put("/api/v1/formula/parse", Map.of("post", parse()));
         paths.put("/api/v1/formula/scale", Map.of("post", scale()));
-        paths.put("/api/v1/cooks/{id}/readings", readings());
+        paths.put("/api/v1/cooks/{id}/readings", readings("cook", "pot"));
+        paths.put("/api/v1/tempers/{id}/readings", readings("tempering", "bowl"));
         paths.put("/api/v1/ingredients", Map.of("get", ingredients()));
         Map<String, Object> document = new LinkedHashMap<>();
         document.put("openapi", "3.1.0");
@@ -44,19 +45,32 @@ final class OpenApi {
     private static Map<String, Object> operation(Calculator calculator) {
         Map<String, Object> answers = new LinkedHashMap<>();
         calculator.answers().forEach((name, answer) -> answers.put(name, answer.schema()));
-        Map<String, Object> others = new LinkedHashMap<>();
-        calculator
-                .choices()
-                .forEach(c -> others.put(
-                        c.name(), Map.of("type", "string", "enum", c.words(), "description", c.description())));
-        calculator.rows().forEach(r -> others.put(r.name(), rows(r)));
-        return post(calculator.summary(), request(calculator.fields(), others), object(answers));
+        Map<String, Object> needed = new LinkedHashMap<>();
+        Map<String, Object> optional = new LinkedHashMap<>();
+        for (ApiChoice choice : calculator.choices()) {
+            Map<String, Object> words =
+                    Map.of("type", "string", "enum", choice.words(), "description", choice.description());
+            (choice.absent() == null ? needed : optional).put(choice.name(), words);
+        }
+        calculator.rows().forEach(r -> needed.put(r.name(), rows(r)));
+        for (ApiObject object : calculator.objects()) {
+            Map<String, Object> schema = new LinkedHashMap<>(request(object.fields(), Map.of(), Map.of()));
+            schema.put("description", object.description());
+            optional.put(object.name(), schema);
+        }
+        return post(calculator.summary(), request(calculator.fields(), needed, optional), object(answers));
     }
 
     /** A request of numbers and of other properties, which must be there. */
     private static Map<String, Object> request(List<ApiField> numbers, Map<String, Object> others) {
-        Map<String, Object> properties = new LinkedHashMap<>(others);
-        List<String> required = new ArrayList<>(others.keySet());
+        return request(numbers, others, Map.of());
+    }
+
+    private static Map<String, Object> request(
+            List<ApiField> numbers, Map<String, Object> needed, Map<String, Object> optional) {
+        Map<String, Object> properties = new LinkedHashMap<>(needed);
+        properties.putAll(optional);
+        List<String> required = new ArrayList<>(needed.keySet());
         for (ApiField field : numbers) {
             properties.put(field.name(), property(field));
             if (field.absent() == null) {
@@ -112,7 +126,7 @@ final class OpenApi {
                         "usableGrams", number)));
     }
 
-    private static Map<String, Object> readings() {
+    private static Map<String, Object> readings(String of, String vessel) {
         Map<String, Object> reading = new LinkedHashMap<>(object(Map.of(
                 "at", Map.of("type", "string", "format", "date-time"),
                 "celsius",
@@ -139,11 +153,11 @@ final class OpenApi {
         path.put(
                 "parameters",
                 List.of(Map.of(
-                        "name", "id", "in", "path", "required", true, "schema", whole, "description", "Of the cook")));
+                        "name", "id", "in", "path", "required", true, "schema", whole, "description", "Of the " + of)));
         path.put(
                 "post",
                 post(
-                        "Readings of a pot, in any order; a key that is known counts once",
+                        "Readings of a " + vessel + ", in any order; a key that is known counts once",
                         request,
                         object(Map.of("accepted", whole, "known", whole))));
         return path;
@@ -237,7 +251,9 @@ final class OpenApi {
     }
 
     private static Map<String, Object> rows(ApiRows rows) {
-        Map<String, Object> schema = new LinkedHashMap<>(list(request(rows.fields(), Map.of())));
+        Map<String, Object> flags = new LinkedHashMap<>();
+        rows.flags().forEach(f -> flags.put(f, Map.of("type", "boolean")));
+        Map<String, Object> schema = new LinkedHashMap<>(list(request(rows.fields(), Map.of(), flags)));
         schema.put("minItems", 1);
         schema.put("maxItems", rows.most());
         schema.put("description", rows.description());

@@ -113,6 +113,7 @@ final class PotCalculators {
                                         ApiAnswer.oneOf(
                                                 "Why there are no minutes",
                                                 Stream.of(CookProgress.Reason.values())
+                                                        .filter(r -> r != CookProgress.Reason.POURS)
                                                         .map(PotCalculators::word)
                                                         .toArray(String[]::new))),
                         PotCalculators::minutesLeft));

@@ -169,6 +169,13 @@ class BenchController {
             model.addAttribute("series", series.orElse(null));
             model.addAttribute("desk", desk(sheet, state, s, series, naming).orElse(null));
             model.addAttribute("work", work(run, sheet, state, s).orElse(null));
+            model.addAttribute(
+                    "tempering",
+                    s.kind() == RunSheet.StepKind.TEMPER && sheet.measured()
+                            ? sheet.couverture(s.component())
+                                    .map(c -> TemperWork.of(c, state))
+                                    .orElse(null)
+                            : null);
         });
     }
 

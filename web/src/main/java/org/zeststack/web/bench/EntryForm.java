@@ -10,6 +10,8 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.StepEnd;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Room;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.Saved;
@@ -39,6 +41,8 @@ final class EntryForm {
                     case POURED -> poured(form, sheet);
                     case BEGUN -> begun(form, sheet);
                     case SIGN -> sign(form, sheet);
+                    case TEMPER -> temper(form, sheet);
+                    case PROOF -> proof(form, sheet);
                     case SECOND -> second(form, sheet, thermometers);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
@@ -88,6 +92,32 @@ final class EntryForm {
         }
         String found = form.text("found").strip();
         return form.build(() -> new EntryBody.Sign(step, sign, found));
+    }
+
+    private static Optional<EntryBody> temper(FormInput form, RunSheet sheet) {
+        String component = couverture(form, sheet, "method");
+        Method method = form.choice("method", Method.class);
+        Bowl.Material bowl = form.choice("bowl", Bowl.Material.class);
+        double grams = form.has("bowlGrams") ? form.number("bowlGrams", Bowl.GRAMS) : 0;
+        double seed = form.celsius("seedCelsius", Room.CELSIUS);
+        return form.build(() -> new EntryBody.TemperPlanned(component, method, grams, bowl, seed));
+    }
+
+    private static Optional<EntryBody> proof(FormInput form, RunSheet sheet) {
+        String component = couverture(form, sheet, "proofMinutes");
+        double minutes = form.number("proofMinutes", EntryBody.Proof.MINUTES);
+        Double room = form.has("proofRoom") ? Double.valueOf(form.celsius("proofRoom", Room.CELSIUS)) : null;
+        return form.build(() ->
+                new EntryBody.Proof(component, minutes, room, form.has("dull"), form.has("streaks"), form.has("mark")));
+    }
+
+    /** Key of a couverture of this run. */
+    private static String couverture(FormInput form, RunSheet sheet, String beside) {
+        String component = form.text("component");
+        if (sheet.couverture(component).isEmpty()) {
+            form.add(Fault.of(beside, component, "This run has no such couverture."));
+        }
+        return component;
     }
 
     private static Optional<EntryBody> weighIn(FormInput form, RunSheet sheet) {

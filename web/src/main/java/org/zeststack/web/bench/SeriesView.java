@@ -1,9 +1,10 @@
 package org.zeststack.web.bench;
 
+import java.time.Instant;
 import java.util.Optional;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.sugar.Learned;
-import org.zeststack.core.temper.TemperWatch;
+import org.zeststack.core.temper.TemperVerdict;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
 
@@ -16,7 +17,7 @@ import org.zeststack.store.bench.Bench;
  * @param pot the pot that is followed; empty for a bowl
  * @param off since when a pot is off the ring
  * @param learned from earlier cooks of what is in a pot
- * @param temper state of a bowl; empty for a pot or before the first reading
+ * @param temper state of a bowl by the method that was chosen; empty for a pot, before the first reading, and where none was
  */
 public record SeriesView(
         Bench.Series series,
@@ -26,12 +27,19 @@ public record SeriesView(
         Optional<FollowedPot> pot,
         Optional<FollowedPot.Off> off,
         Learned learned,
-        Optional<TemperWatch.State> temper,
+        Optional<TemperVerdict.State> temper,
         Optional<TemperWindow> window) {
 
     /** Whether a bowl is out of temper. */
     public boolean lost() {
-        return temper.filter(t -> t.verdict() == TemperWatch.Verdict.LOST).isPresent();
+        return temper.filter(t -> t.verdict() == TemperVerdict.Verdict.LOST).isPresent();
+    }
+
+    /** When a bowl was lost; empty where it is not. */
+    public Optional<Instant> lostAt() {
+        return temper.filter(t -> t.since().isPresent())
+                .map(t -> series.startedAt()
+                        .plusMillis((long) (1000 * t.since().getAsDouble() / series.timeScale())));
     }
 
     /** How many pours are in a pot. */

@@ -11,10 +11,13 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.Learned;
-import org.zeststack.core.temper.TemperWatch;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperStream;
+import org.zeststack.core.temper.TemperVerdict;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
@@ -85,9 +88,11 @@ public class SeriesViews {
                 ? Optional.empty()
                 : Optional.of(readings.get(readings.size() - 1).celsius());
         Optional<TemperWindow> window = sheet.couverture(series.component()).map(c -> TemperWindow.of(c.kind()));
-        Optional<TemperWatch.State> temper = readings.isEmpty()
+        Optional<Method> method = state.temperPlanned(series.component()).map(EntryBody.TemperPlanned::method);
+        Optional<TemperVerdict.State> temper = readings.isEmpty()
                 ? Optional.empty()
-                : window.map(w -> TemperWatch.of(w, temperatures(sheet.thermometer(), readings)));
+                : window.flatMap(w -> method.map(m -> TemperStream.of(
+                        w, m, temperatures(series, sheet.thermometer(), readings), TemperStream.UNCERTAIN_KELVIN)));
         return new SeriesView(
                 series,
                 readings.size(),
@@ -155,9 +160,11 @@ public class SeriesViews {
         return Optional.ofNullable(pot);
     }
 
-    private static List<TemperWatch.Reading> temperatures(Thermometer thermometer, List<Bench.Reading> readings) {
+    private static List<TemperVerdict.Reading> temperatures(
+            Bench.Series series, Thermometer thermometer, List<Bench.Reading> readings) {
         return readings.stream()
-                .map(r -> new TemperWatch.Reading(r.at(), thermometer.trueCelsius(r.celsius()), r.confirmed()))
+                .map(r -> new TemperVerdict.Reading(
+                        series.ownSeconds(r.at()), thermometer.trueCelsius(r.celsius()), r.confirmed()))
                 .toList();
     }
 }

@@ -13,6 +13,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.composition.Composition;
+import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.simulate.SimulatedPot;
@@ -168,12 +169,16 @@ class SimulatedDevices {
         }
         TemperWindow window = TemperWindow.of(
                 sheet.couverture(series.component()).orElseThrow().kind());
+        boolean rewarms = BenchState.of(sheet, bench.entries(series.run()))
+                .temperPlanned(series.component())
+                .map(p -> p.method().rewarms())
+                .orElse(true);
         boolean tooWarm = Device.valueOf(series.simulation()) == Device.WARM_BOWL;
         double end = tooWarm
                 ? window.work().greatest() + 1.5
                 : (window.work().least() + window.work().greatest()) / 2 + 0.2;
-        SimulatedBowl bowl = new SimulatedBowl(
-                window.meltOut().least() + 1.5, window.coolTo().least() + 0.3, end, series.id());
+        double cool = rewarms ? window.coolTo().least() + 0.3 : end;
+        SimulatedBowl bowl = new SimulatedBowl(window.meltOut().least() + 1.5, cool, end, series.id());
         return seconds -> shown(sheet, OptionalDouble.of(bowl.celsiusAt(seconds)));
     }
 

@@ -20,6 +20,8 @@ import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
 import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
@@ -145,6 +147,7 @@ class DemoRuns {
         }
 
         private void temper(BenchStep step, boolean tooWarm) {
+            write(new EntryBody.TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21));
             TemperWindow window = TemperWindow.of(
                     sheet.couverture(step.component()).orElseThrow().kind());
             double end =

@@ -37,6 +37,10 @@ public class ApiTest extends DemoCalls {
     private static final String RESCUE = MASS + ",\"nowCelsius\":%s,\"targetCelsius\":118,\"with\":\"%s\"}";
     private static final String MINUTES = MASS + ",\"stopCelsius\":118,\"readings\":[%s]}";
 
+    private static final String SEED =
+            "{\"chocolateGrams\":%s,\"fromCelsius\":46,\"toCelsius\":32,\"seedCelsius\":20,\"cocoaButterFraction\":%s%s}";
+    private static final String SLAB = "{\"slabFraction\":0.6666666666666667,\"slabCelsius\":%s,\"%s\":%s}";
+
     private final HttpClient client = HttpClient.newHttpClient();
     private final JsonMapper json = new JsonMapper();
 
@@ -50,6 +54,47 @@ public class ApiTest extends DemoCalls {
 
     private JsonNode answer(String path, String body, int status) throws Exception {
         return caller.answer(path, body, status);
+    }
+
+    /** The verdict over HTTP says what the rules say; what each fault is said of. */
+    @Test
+    public void aBowlIsJudgedByItsMethod() throws Exception {
+        String readings = "\"readings\":[{\"seconds\":0,\"celsius\":46},{\"seconds\":60,\"celsius\":31},"
+                + "{\"seconds\":120,\"celsius\":33,\"confirmed\":true}]}";
+        JsonNode lost = answer("/temper/verdict", "{\"family\":\"dark\",\"method\":\"seed\"," + readings, 200);
+        assertEquals(lost.get("verdict").asString(), "lost");
+        assertEquals(lost.get("since").doubleValue(), 120, 0);
+        assertEquals(lost.get("step").asString(), "work");
+        JsonNode cooling = answer("/temper/verdict", "{\"family\":\"dark\",\"method\":\"slab\"," + readings, 200);
+        assertEquals(cooling.get("verdict").asString(), "cooling", "never down at 28");
+        assertTrue(cooling.get("since").isNull());
+        String own = "{\"windows\":{\"meltLeast\":45,\"meltGreatest\":50,\"coolLeast\":28,\"coolGreatest\":%s,"
+                + "\"workLeast\":30,\"workGreatest\":33},\"method\":\"seed\",";
+        assertEquals(
+                answer("/temper/verdict", own.formatted(29) + readings, 200)
+                        .get("verdict")
+                        .asString(),
+                "working");
+        assertEquals(pointers("/temper/verdict", own.formatted(27) + readings), List.of("/windows/coolLeast"));
+        assertEquals(pointers("/temper/verdict", "{\"method\":\"seed\"," + readings), List.of("/family"));
+        assertEquals(
+                pointers("/temper/verdict", "{\"family\":\"dark\",\"method\":\"sous-vide\"," + readings),
+                List.of("/method"));
+        assertEquals(
+                pointers(
+                        "/temper/verdict",
+                        "{\"family\":\"dark\",\"method\":\"seed\"," + readings.replace("true", "\"yes\"")),
+                List.of("/readings/2/confirmed"));
+        assertEquals(pointers("/temper/slab", "{\"slabFraction\":0.5,\"slabCelsius\":27}"), List.of("/endCelsius"));
+        assertEquals(pointers("/temper/seed", SEED.formatted(1000, 1.2, "")), List.of("/cocoaButterFraction"));
+    }
+
+    private List<String> pointers(String path, String body) throws Exception {
+        List<String> pointers = new ArrayList<>();
+        answer(path, body, 400)
+                .get("errors")
+                .forEach(e -> pointers.add(e.get("pointer").asString()));
+        return pointers;
     }
 
     @DataProvider
@@ -77,6 +122,26 @@ public class ApiTest extends DemoCalls {
             {"/sugar/stage", STAGE.formatted(118), "dissolvedSolidsFraction", 0.895, 0.009, model},
             {"/sugar/stage", STAGE.formatted(60), "dissolvedSolidsFraction", 1592 / 2336.2, 1e-9, "as it went in"},
             {"/sugar/rescue", RESCUE.formatted(122, "water"), "restopCelsius", 118, 1e-6, "as asked"},
+            {"/temper/seed", SEED.formatted(1000, 0.36, ""), "seedGrams", 349.4, 0.5, "heat balance by hand"},
+            {"/temper/seed", SEED.formatted(200, 0.36, ""), "seedGrams", 70, 1, "heat balance by hand"},
+            {
+                "/temper/seed",
+                SEED.formatted(1000, 0.36, ",\"bowlGrams\":600,\"bowlMaterial\":\"glass\""),
+                "seedGrams",
+                456,
+                2,
+                "heat balance with the bowl"
+            },
+            {"/temper/slab", SLAB.formatted(27, "endCelsius", 31), "keptCelsius", 39, 1e-6, "mixing arithmetic"},
+            {"/temper/slab", SLAB.formatted(27, "keptCelsius", 48), "endCelsius", 34, 1e-6, "mixing arithmetic"},
+            {
+                "/air/dew-point",
+                "{\"celsius\":25,\"relativeHumidityPercent\":50}",
+                "dewPointCelsius",
+                13.85,
+                0.1,
+                "WMO No. 8"
+            },
             {"/cavity/tapered", CAVITY.formatted("1.5"), "cavityMl", 46.73, 0.01, prismoid},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "shellMl", 9.86, 0.02, prismoid},
             {"/cavity/tapered", CAVITY.formatted("1.5"), "fillingLeastGrams", 35.3, 0.1, prismoid},
@@ -471,7 +536,7 @@ public class ApiTest extends DemoCalls {
                         .build(),
                 BodyHandlers.ofString());
         JsonNode paths = json.readTree(response.body()).get("paths");
-        assertEquals(paths.size(), 19);
+        assertEquals(paths.size(), 25);
         JsonNode shell = paths.get("/api/v1/cavity/tapered")
                 .at("/post/requestBody/content/application~1json/schema/properties/shellMm");
         assertEquals(shell.get("minimum").doubleValue(), 0.2);

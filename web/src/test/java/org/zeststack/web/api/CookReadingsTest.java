@@ -91,6 +91,17 @@ public class CookReadingsTest extends DemoCalls {
                 .orElseThrow()
                 .id();
         caller.answer("/cooks/" + bowl + "/readings", good, 404);
+        caller.answer("/tempers/" + cook + "/readings", good, 404);
+        assertEquals(
+                caller.answer("/tempers/" + bowl + "/readings", good, 200)
+                        .get("accepted")
+                        .intValue(),
+                1);
+        assertEquals(
+                caller.answer("/tempers/" + bowl + "/readings", good, 200)
+                        .get("known")
+                        .intValue(),
+                1);
         bench.endSeries(cook, Instant.now());
         assertEquals(send(reading(1, 100, "a"), 409).get("title").asString(), "This cook has ended");
         assertEquals(caller.post("/cooks/" + cook + "/readings", "guess", good).statusCode(), 401);

@@ -108,6 +108,9 @@ public class BenchPageTest {
     public void theSimulatedThermometerComesInByTheSameDoor() {
         Page hand = app.signedIn("teo");
         hand.navigate("/bench/4?step=temper:couverture-couverture-dark-66");
+        hand.selectOption("#method", "SEED");
+        hand.click("text=Plan it");
+        assertThat(hand.locator(".temper-plan")).containsText("of seed at 20 °C");
         hand.click("text=Use the simulated thermometer, 20 times as fast");
         assertThat(hand.locator("[data-out=step]")).hasText("melt");
         Page other = app.signedIn("ilse");

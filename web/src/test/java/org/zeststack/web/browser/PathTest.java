@@ -296,21 +296,28 @@ public class PathTest {
         hand.fill("#roomCelsius", "26,5");
         hand.click("text=Write the room down");
         assertThat(hand.locator("[data-out=room]")).containsText("wanted 18 to 23 °C");
+        assertThat(hand.locator("[data-out=choose]")).isVisible();
+        hand.selectOption("#method", "BATH");
+        hand.fill("#seedCelsius", "21");
+        hand.click("text=Plan it");
+        assertThat(hand.locator(".temper-plan")).containsText("of ice");
+        assertThat(hand.locator("[data-out=choose]")).hasCount(0);
         hand.click("text=Use the simulated thermometer");
         assertThat(hand.locator("[data-out=step]")).hasText("melt");
         hand.click("text=Stop reading this bowl");
         hand.click("text=Start again");
         String[][] readings = {
-            {"47", "underway"},
-            {"27.9", "underway"},
+            {"47", "cooling"},
+            {"27.9", "warming"},
+            {"26.5", "too cold"},
             {"31.5", "working"},
-            {"33.1", "over"},
+            {"29.4", "too cold"},
             {"31.6", "working"},
-            {"33.2", "over"},
-            {"33.3", "lost"},
+            {"33.2", "lost"},
         };
         for (String[] reading : readings) {
             hand.fill("#celsius", reading[0]);
+            hand.check("[name=confirmed]");
             hand.click("text=Write it down");
             assertThat(hand.locator("[data-out=verdict]")).hasText(reading[1]);
         }

@@ -152,6 +152,9 @@ public class PotsAndWhiskTest {
         page.click("form:has(input[value='Leaves the sides of the bowl']) button");
         assertThat(page.locator("[data-live=hands]")).containsText("Leaves the sides of the bowl: not yet");
         assertTrue(state().finishedGrams(nougat.key()).isEmpty(), "a bowl without its nuts is not what came of it");
+        page.navigate("/ledger/" + run);
+        assertThat(page.locator("article.curve h3").first()).isVisible();
+        assertThat(page.locator("main")).containsText(honey.name());
     }
 
     /** Whether the whites have run for eight minutes of the pots' time. */

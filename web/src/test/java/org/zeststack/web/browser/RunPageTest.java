@@ -150,7 +150,8 @@ public class RunPageTest {
         assertThat(page.locator("[name=variant]")).isChecked();
         page.click("text=Start: freeze this sheet");
         page.navigate(page.url() + "?step=" + cook());
-        assertThat(page.locator(".instrument")).hasCount(0);
+        assertThat(page.locator(".instrument.pot")).hasCount(0);
+        assertThat(page.locator("[data-out=done-grams]")).containsText("less the pot");
         assertThat(page.locator(".detail")).containsText("A drop in cold water");
     }
 

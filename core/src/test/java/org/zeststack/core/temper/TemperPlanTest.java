@@ -1,0 +1,78 @@
+package org.zeststack.core.temper;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import java.util.stream.Collectors;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Plans of the methods; the courses are common practice, no source, the figures heat balances. */
+public class TemperPlanTest {
+
+    @DataProvider
+    public Object[][] kinds() {
+        return new Object[][] {{"dark"}, {"milk"}, {"white"}, {"blond"}, {"ruby"}};
+    }
+
+    private static TemperPlan plan(Method method, String kind, double grams, Bowl bowl) {
+        return TemperPlan.of(method, new TemperPlan.Of(TemperWindow.of(kind), grams, 0.36, bowl, 20));
+    }
+
+    private static String words(TemperPlan plan) {
+        return plan.lines().stream().map(TemperPlan.Line::words).collect(Collectors.joining(" "));
+    }
+
+    @Test(dataProvider = "kinds")
+    public void seedLandsInTheMiddleOfTheWindow(String kind) {
+        TemperWindow window = TemperWindow.of(kind);
+        for (Bowl bowl : new Bowl[] {Bowl.NONE, new Bowl(900, Bowl.Material.GLASS)}) {
+            TemperPlan plan = plan(Method.SEED, kind, 1500, bowl);
+            near(plan.meltGrams() + plan.seedGrams(), 1500, 1e-9, "nothing is made beyond the bowl");
+            double melted = (window.meltOut().least() + window.meltOut().greatest()) / 2;
+            double middle = (window.work().least() + window.work().greatest()) / 2;
+            Seed.Melt melt = new Seed.Melt(plan.meltGrams(), melted, middle, bowl);
+            near(Seed.lands(melt, plan.seedGrams(), 20, 0.36), middle, 1e-9, "the balance read the other way");
+            near(Seed.of(melt, 20, 0.36, 1).grams(), plan.seedGrams(), 1e-9, "and by the seed's own");
+        }
+        double share = plan(Method.SEED, kind, 1500, Bowl.NONE).seedGrams() / 1500;
+        assertTrue(
+                share > 0.2 && share < 0.35, "a quarter to a third of the bowl (common practice, no source): " + share);
+        String words = words(plan(Method.SEED, "dark", 1000, Bowl.NONE));
+        assertTrue(words.contains("lift out"), words);
+    }
+
+    @Test
+    public void theSlabSaysHowWarmTheKeptThirdMustBe() {
+        String words = words(plan(Method.SLAB, "dark", 900, Bowl.NONE));
+        assertTrue(words.contains("600 g on the slab") && words.contains("keep 300 g"), words);
+        // (31 − 2/3 × 27.5) / (1/3) = 38
+        assertTrue(words.contains("must stand at 38.0 °C"), words);
+    }
+
+    @Test
+    public void iceTakesWhatTheBowlGivesUp() {
+        String words = words(plan(Method.BATH, "dark", 1000, Bowl.NONE));
+        // 1000 × 1.65 × (47.5 − 27.5) = 33 kJ; 1000 g of water from 18 to 15 °C 12.6 kJ more; / (334 + 62.9) = 115 g
+        assertTrue(words.contains("1000 g of cold water with 115 g of ice"), words);
+        assertTrue(words.contains("seizes it"), words);
+    }
+
+    @Test
+    public void aPartialMeltNeverLeavesItsWindowAndGlassIsToldOf() {
+        String plastic = words(plan(Method.PARTIAL, "milk", 400, new Bowl(200, Bowl.Material.POLYPROPYLENE)));
+        assertTrue(plastic.contains("Never over 30.5 °C"), plastic);
+        assertTrue(!plastic.contains("Glass"), plastic);
+        assertTrue(words(plan(Method.PARTIAL, "milk", 400, new Bowl(800, Bowl.Material.GLASS)))
+                .contains("Glass holds heat"));
+        assertEquals(plan(Method.PARTIAL, "milk", 400, Bowl.NONE).seedGrams(), 0, 0);
+    }
+
+    @Test
+    public void preparedSeedIsOnePerCentOfTheBowl() {
+        TemperPlan plan = plan(Method.PREPARED_SEED, "dark", 2000, Bowl.NONE);
+        assertEquals(plan.seedGrams(), 20, 1e-9);
+        assertTrue(words(plan).contains("20.0 g of crystallised cocoa butter of 33 to 34 °C"), words(plan));
+    }
+}
