@@ -233,7 +233,7 @@ public final class TemperVerdict {
     }
 
     private String reason() {
-        String read = Numbers.plain(Math.round(celsius * 10) / 10.0) + " °C";
+        String read = Numbers.plain(Math.round(celsius * 10) / 10.0) + " °C true";
         return switch (verdict) {
             case MELTING ->
                 method == Method.PARTIAL

@@ -148,6 +148,20 @@ public class FormulaPotsTest {
     }
 
     @Test
+    public void thereIsOneSecondPotWhereverItStands() {
+        MethodStep second = step(Act.SECOND_POT, "121 °C");
+        MethodStep cook = step(Act.COOK, "");
+        FormulaPots twice = balance(caramel(2, 118.0, second, second, cook)).pots();
+        assertEquals(twice.second().orElseThrow().lines(), List.of(1), "what the first of the two steps names");
+        assertTrue(fat(twice.start()) > 100, "what the other names goes in at once");
+        FormulaPots last = balance(caramel(null, 118.0, second)).pots();
+        assertEquals(last.second().orElseThrow().lines(), List.of(1));
+        FormulaPots behind =
+                balance(caramel(3, 118.0, cook, step(Act.HAND, ""), second)).pots();
+        assertEquals(behind.second().orElseThrow().lines(), List.of(3), "at the last step, behind the cook");
+    }
+
+    @Test
     public void theReadingOfTheSecondPotMustBeAStop() {
         InvalidInput refused = expectThrows(InvalidInput.class, () -> balance(nougat("90 °C", 2)));
         assertEquals(refused.faults().get(0).field(), "step.1.cue");

@@ -98,6 +98,15 @@ public class MeetingTest {
                 "SECOND PAUSE 5.7 0.00"
             },
             {
+                "the late end and half a minute must be before the early end of when it is due, 7",
+                syrup(on, 10),
+                track(Who.SECOND, on, 5, 1.4),
+                whisk(on, 8),
+                10.0,
+                "SECOND SLOW 0.0 0.63"
+            },
+            {"6.5 and half a minute are not", syrup(on, 10), track(Who.SECOND, on, 5, 1.5), whisk(on, 8), 10.0, ""},
+            {
                 "the lowest ring",
                 syrup(on, 10),
                 track(Who.SECOND, on, 2.4, 0.2),
@@ -170,7 +179,8 @@ public class MeetingTest {
         assertEquals(usual.greatest(), 33.5 / 0.025 / 60, 1e-9);
         MinutesLeft known = new Learned(3, 0.5, 10, 0, 0).heating(33.5, 100);
         assertEquals(known.minutes(), 33.5 / 0.05 / 60, 1e-9);
-        assertTrue(known.greatest() - known.least() < usual.greatest() - usual.least());
+        assertEquals(known.least(), known.minutes() / 1.2, 1e-9, "a fifth more heat than earlier cooks");
+        assertEquals(known.greatest(), known.minutes() / 0.8, 1e-9, "a fifth less");
     }
 
     @Test

@@ -120,6 +120,19 @@ public class StagedCookTest {
     }
 
     @Test
+    public void whatIsPouredInAtAReadingIsNotTakenOffBeforeIt() {
+        StagedCook pot = new StagedCook(
+                SYRUP, List.of(new StagedCook.Pour(CREAM, OptionalDouble.of(POUR_CELSIUS))), STOP_CELSIUS, KPA, 2);
+        double due = pot.cook().orElseThrow().stopCelsiusHere();
+        pot.add(new Point(0, due - 1), due - 1);
+        assertEquals(pot.state().orElseThrow().distanceKelvin(), 1, 1e-9, "a pot on its ring does not climb on");
+        pot.poured(1);
+        double stop = pot.cook().orElseThrow().stopCelsiusHere();
+        pot.add(new Point(2, stop - 1), stop - 1);
+        assertTrue(pot.state().orElseThrow().past(), "off it climbs on by two");
+    }
+
+    @Test
     public void whatWasNotReadStandsWhereThePourIsDue() {
         StagedCook staged = cook(OptionalDouble.of(POUR_CELSIUS));
         double left = staged.cook().orElseThrow().after().waterGrams();

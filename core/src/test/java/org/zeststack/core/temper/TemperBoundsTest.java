@@ -61,7 +61,8 @@ public class TemperBoundsTest {
         assertEquals(after(Method.BATH, 45, 28).next(), "Warm gently to 30 to 32 °C.");
         assertEquals(after(Method.BATH, 45, 28, 31).next(), "Dip a proof before you work with it.");
         assertEquals(
-                after(Method.BATH, 45, 26.9).reason(), "26.9 °C: below 27 °C it thickens with the wrong crystals too.");
+                after(Method.BATH, 45, 26.9).reason(),
+                "26.9 °C true: below 27 °C it thickens with the wrong crystals too.");
         assertEquals(after(Method.BATH, 45, 28, 30, 32.1).next(), "Stir, read again.");
         assertEquals(after(Method.BATH, 45, 28, 30, 33, 33.8).next(), "Melt out to 45 to 50 °C and start again.");
         assertTrue(after(Method.BATH, 45, 28, 30, 33, 33.9).next().contains("Above 33.8 °C no good crystal is left"));

@@ -48,14 +48,7 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
      * @param greatest late end of that
      */
     public record Row(
-            String name,
-            RunSheet.BenchStep step,
-            Stand stand,
-            double y,
-            double from,
-            double to,
-            double least,
-            double greatest) {}
+            String name, RunSheet.BenchStep step, Stand stand, double from, double to, double least, double greatest) {}
 
     /** A whole minute on the axis. */
     public record Mark(int minute, double x) {}
@@ -183,7 +176,6 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
                     name(track.who(), whole),
                     step(track.who(), whole, steps, whisk),
                     track.stand(),
-                    18 + 34 * rows.size(),
                     LEFT + begins * perMinute,
                     LEFT + (begins + left.minutes()) * perMinute,
                     LEFT + (begins + left.least()) * perMinute,

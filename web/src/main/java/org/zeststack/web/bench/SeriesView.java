@@ -38,8 +38,7 @@ public record SeriesView(
     /** When a bowl was lost; empty where it is not. */
     public Optional<Instant> lostAt() {
         return temper.filter(t -> t.since().isPresent())
-                .map(t -> series.startedAt()
-                        .plusMillis((long) (1000 * t.since().getAsDouble() / series.timeScale())));
+                .map(t -> series.startedAt().plusMillis((long) (1000 * t.since().getAsDouble() / series.timeScale())));
     }
 
     /** How many pours are in a pot. */

@@ -145,6 +145,8 @@ public class PathTest {
         owner.fill("[name=why]", "first");
         owner.click("text=Keep version");
         assertThat(owner.locator(".versions")).containsText("first");
+        // The page has forgotten what was kept of the new one.
+        owner.waitForFunction("() => !location.hash");
         owner.navigate("/formulas");
         owner.click("text=Write a new formula");
         owner.fill("#name", "Test paste");
