@@ -71,17 +71,43 @@ public final class TemperVerdict {
 
     private final TemperWindow window;
     private final Method method;
-    private final double top;
+    private final Scatter scatter;
+    /** Readings since it is worked, with what is read together with them. */
+    private final List<Reading> worked = new ArrayList<>();
+
     private Step step = Step.MELT;
     private Verdict verdict = Verdict.MELTING;
     private double celsius = Double.NaN;
     private double firstOver = Double.NaN;
     private int meltedOut;
 
-    private TemperVerdict(TemperWindow window, Method method, double topRaisedKelvin) {
+    private TemperVerdict(TemperWindow window, Method method, Scatter scatter) {
         this.window = window;
         this.method = method;
-        top = window.work().greatest() + topRaisedKelvin;
+        this.scatter = scatter;
+    }
+
+    /**
+     * What a stream of readings leaves open.
+     *
+     * @param uncertainKelvin of the thermometer: by so much the top is raised
+     * @param noiseKelvin standard deviation of a reading
+     */
+    record Scatter(double uncertainKelvin, double noiseKelvin) {
+
+        /** Readings as they are. */
+        static final Scatter NONE = new Scatter(0, 0);
+
+        /** Standard errors that the level of a stream must have to spare: between false and missed alarms (our own choice). */
+        private static final double SIGMAS = 2.4;
+
+        /** Readings of the last so many seconds are one level. */
+        private static final double TOGETHER_SECONDS = 40;
+
+        private double raise(int readings) {
+            double noise = readings == 1 ? 0 : SIGMAS * noiseKelvin / Math.sqrt(readings);
+            return Math.max(uncertainKelvin, noise);
+        }
     }
 
     /**
@@ -90,22 +116,21 @@ public final class TemperVerdict {
      * @throws IllegalArgumentException without a reading
      */
     public static State of(TemperWindow window, Method method, List<Reading> readings) {
-        return of(window, method, readings, 0);
+        return of(window, method, readings, Scatter.NONE);
     }
 
     /**
-     * The same with a top that is raised by what the thermometer leaves open; a confirmed reading is taken as read.
-     *
-     * @param topRaisedKelvin 0 or more
+     * The same with a top that is raised by what the stream leaves open, and lost only where the level of the last 40 s is over it too; a
+     * confirmed reading is taken as read.
      */
-    static State of(TemperWindow window, Method method, List<Reading> readings, double topRaisedKelvin) {
+    static State of(TemperWindow window, Method method, List<Reading> readings, Scatter scatter) {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("a bowl without readings");
         }
         TreeMap<Double, Reading> bySecond = new TreeMap<>();
         readings.forEach(r -> bySecond.put(r.seconds(), r));
         List<Reading> sorted = List.copyOf(bySecond.values());
-        TemperVerdict judge = new TemperVerdict(window, method, topRaisedKelvin);
+        TemperVerdict judge = new TemperVerdict(window, method, scatter);
         List<Double> spikes = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i++) {
             if (spike(sorted, i)) {
@@ -159,6 +184,7 @@ public final class TemperVerdict {
         verdict = said;
         firstOver = Double.NaN;
         meltedOut = 0;
+        worked.clear();
     }
 
     private void melt(Reading reading) {
@@ -192,7 +218,14 @@ public final class TemperVerdict {
     }
 
     private void work(Reading reading) {
-        boolean over = celsius > (reading.confirmed() ? window.work().greatest() : top);
+        worked.add(reading);
+        double top = window.work().greatest();
+        List<Reading> together = together(reading);
+        double raised = top + (reading.confirmed() ? 0 : scatter.raise(together.size()));
+        double level = together.stream().mapToDouble(Reading::celsius).average().orElseThrow();
+        boolean many = together.size() > 1;
+        // One alone is over where it reads over the raised top; of many it is their level that must be over it.
+        boolean over = celsius > (many ? top : raised);
         if (!over) {
             firstOver = Double.NaN;
             verdict = celsius < window.work().least() ? Verdict.TOO_COLD : Verdict.WORKING;
@@ -200,8 +233,19 @@ public final class TemperVerdict {
         }
         boolean second = !Double.isNaN(firstOver);
         firstOver = second ? firstOver : reading.seconds();
-        verdict = second || reading.confirmed() ? Verdict.LOST : Verdict.OVER;
+        boolean sure = reading.confirmed() || second && (!many || level > raised);
+        boolean told = !many || celsius > top + scatter.uncertainKelvin();
+        verdict = sure ? Verdict.LOST : told ? Verdict.OVER : Verdict.WORKING;
         meltedOut = verdict == Verdict.LOST && celsius >= window.meltOut().least() ? 1 : 0;
+    }
+
+    /** What is read as one with a reading: alone where readings are taken as they are, or it is confirmed. */
+    private List<Reading> together(Reading reading) {
+        if (reading.confirmed() || scatter.noiseKelvin() == 0) {
+            return List.of(reading);
+        }
+        double from = reading.seconds() - Scatter.TOGETHER_SECONDS;
+        return worked.stream().filter(r -> r.seconds() >= from).toList();
     }
 
     private State state(List<Double> spikes) {

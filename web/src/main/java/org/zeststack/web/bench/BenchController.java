@@ -6,7 +6,9 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -189,12 +191,14 @@ class BenchController {
         }
         List<Bench.Series> series = bench.seriesOf(run.id());
         PotWork.Pots followed = new PotWork.Pots() {
+            private final Map<String, Optional<FollowedPot>> once = new HashMap<>();
+
             @Override
             public Optional<FollowedPot> of(RunSheet.FormulaBatch pot) {
-                return series.stream()
-                        .filter(s -> s.component().equals(pot.key()))
+                return once.computeIfAbsent(pot.key(), key -> series.stream()
+                        .filter(s -> s.component().equals(key))
                         .reduce((earlier, later) -> later)
-                        .flatMap(s -> views.pot(sheet, state, s));
+                        .flatMap(s -> views.pot(sheet, state, s)));
             }
 
             @Override
