@@ -85,6 +85,7 @@ public class ArchitectureTest {
                             "ingredient",
                             "sugar",
                             "temper",
+                            "air",
                             "workshop",
                             "weighing",
                             "method")),

@@ -11,7 +11,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.zeststack.core.air.AfterCold;
 import org.zeststack.core.method.Act;
+import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.temper.Room;
 import org.zeststack.core.weighing.WeighInSummary;
@@ -108,6 +110,28 @@ public final class BenchState {
                 .filter(e -> e.body() instanceof EntryBody.Proof proof
                         && proof.component().equals(component))
                 .reduce((earlier, later) -> later);
+    }
+
+    /** What bars that come out of the cold do in the room that was read last; empty where nobody read it, or its air is too full to say. */
+    public Optional<AfterCold> afterCold() {
+        return standing.stream()
+                .map(BenchEntry::body)
+                .filter(EntryBody.OutOfCold.class::isInstance)
+                .map(EntryBody.OutOfCold.class::cast)
+                .reduce((earlier, later) -> later)
+                .flatMap(this::afterCold);
+    }
+
+    private Optional<AfterCold> afterCold(EntryBody.OutOfCold bars) {
+        try {
+            return Optional.of(AfterCold.of(
+                    bars.roomCelsius(),
+                    bars.humidityPercent(),
+                    bars.barCelsius(),
+                    sheet.section().depthMm()));
+        } catch (InvalidInput full) {
+            return Optional.empty();
+        }
     }
 
     /** When a step was done. */

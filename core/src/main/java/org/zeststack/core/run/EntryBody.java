@@ -1,5 +1,7 @@
 package org.zeststack.core.run;
 
+import org.zeststack.core.air.AfterCold;
+import org.zeststack.core.air.DewPoint;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
@@ -276,6 +278,20 @@ public sealed interface EntryBody {
         /** Whether the bowl is in temper by it. */
         public boolean passed() {
             return minutes <= SETS_MINUTES && !dull && !streaks && !mark;
+        }
+    }
+
+    /**
+     * Bars come out of the cold into a room.
+     *
+     * @param barCelsius as they come
+     */
+    record OutOfCold(double roomCelsius, double humidityPercent, double barCelsius) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            Room.check(faults, "coldRoom", roomCelsius);
+            faults.within("humidity", humidityPercent, DewPoint.RELATIVE_HUMIDITY_PERCENT);
+            faults.within("barCelsius", barCelsius, AfterCold.BAR_CELSIUS);
         }
     }
 

@@ -21,6 +21,7 @@ public enum EntryKind {
     SIGN(EntryBody.Sign.class),
     TEMPER(EntryBody.TemperPlanned.class),
     PROOF(EntryBody.Proof.class),
+    COLD(EntryBody.OutOfCold.class),
     UNDO(EntryBody.Undo.class);
 
     private final Class<? extends EntryBody> type;

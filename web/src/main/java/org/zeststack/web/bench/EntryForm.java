@@ -3,10 +3,13 @@ package org.zeststack.web.bench;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.zeststack.core.air.AfterCold;
+import org.zeststack.core.air.DewPoint;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.quantity.DegreesText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.StepEnd;
@@ -43,6 +46,7 @@ final class EntryForm {
                     case SIGN -> sign(form, sheet);
                     case TEMPER -> temper(form, sheet);
                     case PROOF -> proof(form, sheet);
+                    case COLD -> cold(form, sheet);
                     case SECOND -> second(form, sheet, thermometers);
                     case UNDO -> Optional.of(new EntryBody.Undo());
                 };
@@ -109,6 +113,21 @@ final class EntryForm {
         Double room = form.has("proofRoom") ? Double.valueOf(form.celsius("proofRoom", Room.CELSIUS)) : null;
         return form.build(() ->
                 new EntryBody.Proof(component, minutes, room, form.has("dull"), form.has("streaks"), form.has("mark")));
+    }
+
+    /** Air that is too full to lay anything out in is told beside its humidity. */
+    private static Optional<EntryBody> cold(FormInput form, RunSheet sheet) {
+        double room = form.celsius("coldRoom", Room.CELSIUS);
+        double humidity = form.number("humidity", DewPoint.RELATIVE_HUMIDITY_PERCENT);
+        double bars = form.celsius("barCelsius", AfterCold.BAR_CELSIUS);
+        if (!form.faulty()) {
+            try {
+                AfterCold.of(room, humidity, bars, sheet.section().depthMm());
+            } catch (InvalidInput full) {
+                form.addAll(full.faults());
+            }
+        }
+        return form.build(() -> new EntryBody.OutOfCold(room, humidity, bars));
     }
 
     /** Key of a couverture of this run. */

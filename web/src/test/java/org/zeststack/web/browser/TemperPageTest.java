@@ -87,6 +87,24 @@ public class TemperPageTest {
         assertThat(page.locator("[data-out=proof]")).containsText("In temper by the proof of");
     }
 
+    @Test
+    public void barsOutOfTheColdAreToldToSweat() {
+        page.navigate("/bench/4?step=release:");
+        page.fill("#coldRoom", "25");
+        page.fill("#humidity", "50");
+        page.fill("#barCelsius", "5");
+        page.click("text=Will they sweat?");
+        assertThat(page.locator("[data-out=after-cold]"))
+                .containsText("They sweat in this room: its dew point is 13.9");
+        assertThat(page.locator("[data-out=after-cold]")).containsText("min in a closed box first");
+        page.fill("#humidity", "25");
+        page.click("text=Will they sweat?");
+        assertThat(page.locator("[data-out=after-cold]")).containsText("They do not sweat");
+        page.fill("#humidity", "99");
+        page.click("text=Will they sweat?");
+        assertThat(page.locator("[data-fault=humidity]")).containsText("dry it first");
+    }
+
     @Test(dependsOnMethods = "seedToAPassedProof")
     public void theSlabHasItsOwnCourseAndALostBowlIsCalled() {
         plan("SLAB");
