@@ -25,6 +25,9 @@ public record Meeting(double inMinutes, List<Track> tracks, List<Advice> advice)
     /** A thin stream onto running whites takes about this long, min (common practice, no source). */
     public static final double POUR_MINUTES = 2;
 
+    /** Whites of a kitchen mixer stand at soft peaks after so long (common practice, no source). */
+    public static final MinutesLeft WHISK_MINUTES = new MinutesLeft(8, 6, 10);
+
     /** Nobody turns a ring for less than this, min (our own choice). */
     private static final double SLACK_MINUTES = 0.5;
 

@@ -77,6 +77,10 @@ public class PotProgramTest {
     }
 
     private static RunSheet sheet(Formula formula, boolean measured) {
+        return sheet(formula, measured, Scaling.Limits.NONE);
+    }
+
+    private static RunSheet sheet(Formula formula, boolean measured, Scaling.Limits limits) {
         NamedFormula named = new NamedFormula(7, "Caramel", 1, formula);
         Bar bar = Bar.of(
                 Build.MOULDED,
@@ -93,7 +97,7 @@ public class PotProgramTest {
                 Map.of(named.link().text(), named),
                 List.of(),
                 Set.of(),
-                f -> Scaling.Limits.NONE,
+                f -> limits,
                 "twelve",
                 3,
                 PLACE,
@@ -190,6 +194,26 @@ public class PotProgramTest {
                 bowl.moisture(bowl.doneGrams()).orElseThrow(),
                 1 - (mass.totalGrams() - mass.waterGrams()) / bowl.doneGrams(),
                 1e-9);
+    }
+
+    @Test
+    public void ofSeveralPotsEachIsOnesOwn() {
+        RunSheet one = sheet(caramel(118.0, Finish.PLAIN), true);
+        RunSheet sheet = sheet(caramel(118.0, Finish.PLAIN), true, new Scaling.Limits(1.0, null, 0.1));
+        RunSheet.FormulaBatch batch = sheet.formulas().get(0);
+        int pots = batch.batches();
+        assertTrue(pots > 1, "a litre is too small for all");
+        double kpa = PLACE.pressureKpa();
+        assertEquals(
+                batch.start().totalGrams() * pots,
+                batch.pots().start().composition().totalGrams(),
+                1e-6);
+        assertEquals(batch.planned(kpa).cookedGrams() * pots, batch.cookedGrams(), 1e-6);
+        assertEquals(batch.doneGrams().least() * pots, batch.cookedGrams(), 1e-6);
+        assertEquals(batch.second().orElseThrow().batches().intValue(), pots);
+        double dry = (batch.pot().totalGrams() - batch.pot().waterGrams()) / pots;
+        assertEquals(batch.moisture(dry / 0.9).orElseThrow(), 0.1, 1e-9);
+        assertEquals(batch.stopReading(), one.formulas().get(0).stopReading(), 1e-9, "the reading is the same");
     }
 
     @Test

@@ -30,9 +30,6 @@ import org.zeststack.core.sugar.Meeting.Who;
  */
 public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<Axis> meeting) {
 
-    /** Whites of a kitchen mixer stand at soft peaks after 6 to 10 min (common practice, no source). */
-    private static final MinutesLeft WHISK = new MinutesLeft(8, 6, 10);
-
     /** Drawn of the axis on either side, px of its picture. */
     private static final double LEFT = 130;
 
@@ -141,7 +138,7 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
                 .filter(e -> e.kind() == Ending.Kind.MINUTES)
                 .findFirst()
                 .map(e -> new MinutesLeft((e.least() + e.greatest()) / 2, e.least(), e.greatest()))
-                .orElse(WHISK);
+                .orElse(Meeting.WHISK_MINUTES);
         if (state.done(whisk.id())) {
             return new Track(Who.WHISK, Stand.READY, new MinutesLeft(0, 0, 0));
         }
