@@ -33,7 +33,7 @@ public class ArchitectureTest {
             Map.entry("rule", List.of()),
             Map.entry("naming", List.of("rule")),
             Map.entry("keeping", List.of("rule")),
-            Map.entry("ingredient", List.of()),
+            Map.entry("ingredient", List.of("temper")),
             Map.entry("household", List.of("ingredient", "heat")),
             Map.entry("temper", List.of()),
             Map.entry("method", List.of()),
@@ -55,6 +55,7 @@ public class ArchitectureTest {
                             "ingredient",
                             "keeping",
                             "naming",
+                            "temper",
                             "water")),
             Map.entry("picture", List.of("stack", "bar", "cavity", "slab")),
             Map.entry(
@@ -90,7 +91,7 @@ public class ArchitectureTest {
                             "weighing",
                             "method")),
             Map.entry("ledger", List.of("run", "weighing")),
-            Map.entry("rehearse", List.of("simulate", "sugar", "water", "air")),
+            Map.entry("rehearse", List.of("simulate", "sugar", "temper", "water", "air")),
             Map.entry("simulate", List.of()));
 
     private final JavaClasses core = new ClassFileImporter()

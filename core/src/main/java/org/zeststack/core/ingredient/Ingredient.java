@@ -9,6 +9,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.temper.TemperWindow;
 
 /**
  * An ingredient and what it is made of.
@@ -32,6 +33,7 @@ import org.zeststack.core.quantity.Range;
  * @param plusMinus uncertainty of a part in g per 100 g, where it is known
  * @param caution a short caution shown where the ingredient is used; empty where none
  * @param note what else a person must know
+ * @param windows tempering temperatures of a couverture's own sheet; null where its kind's are taken
  */
 public record Ingredient(
         String slug,
@@ -52,7 +54,8 @@ public record Ingredient(
         Basis basis,
         Map<Part, Double> plusMinus,
         String caution,
-        String note) {
+        String note,
+        TemperWindow.Limits windows) {
 
     /** Grams short of or beyond 100 that are still accepted. */
     public static final double TOLERANCE_GRAMS = 1;
@@ -99,6 +102,50 @@ public record Ingredient(
         plusMinus = Map.copyOf(plusMinus);
     }
 
+    /** An ingredient without tempering temperatures of its own. */
+    public Ingredient(
+            String slug,
+            String name,
+            Composition per100Grams,
+            double saturatesPer100Grams,
+            double liquidFatPer100Grams,
+            double sodiumPer100Grams,
+            String couverture,
+            Nature nature,
+            double densityGramsPerMl,
+            Bulk bulk,
+            double dryActivity,
+            double wetActivity,
+            Map<String, Measure> household,
+            List<String> also,
+            List<String> allergens,
+            Basis basis,
+            Map<Part, Double> plusMinus,
+            String caution,
+            String note) {
+        this(
+                slug,
+                name,
+                per100Grams,
+                saturatesPer100Grams,
+                liquidFatPer100Grams,
+                sodiumPer100Grams,
+                couverture,
+                nature,
+                densityGramsPerMl,
+                bulk,
+                dryActivity,
+                wetActivity,
+                household,
+                also,
+                allergens,
+                basis,
+                plusMinus,
+                caution,
+                note,
+                null);
+    }
+
     public boolean isCouverture() {
         return !couverture.isEmpty();
     }
@@ -134,7 +181,8 @@ public record Ingredient(
                 otherBasis,
                 Map.of(),
                 caution,
-                note);
+                note,
+                windows);
     }
 
     /**
@@ -170,6 +218,13 @@ public record Ingredient(
         if (dryActivity > 0 && wetActivity > 0) {
             faults.add(Fault.of(
                     "wetActivity", Numbers.plain(wetActivity), "It is either dry goods or wet: give one of the two."));
+        }
+        if (windows != null) {
+            windows.check(faults);
+            if (!isCouverture()) {
+                faults.add(
+                        Fault.of("couverture", "", "Tempering temperatures are a couverture's: say which kind it is."));
+            }
         }
         household.forEach((measure, weight) -> faults.within("household", weight.grams(), MEASURE_GRAMS));
         faults.throwIfAny();

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.temper.TemperWindow;
 
 /**
  * An ingredient as plain data, the form in which it is kept and in which it travels; the composition as grams by part in
@@ -29,7 +30,8 @@ public record IngredientData(
         Ingredient.Basis basis,
         Map<Part, Double> plusMinus,
         String caution,
-        String note) {
+        String note,
+        TemperWindow.Limits windows) {
 
     public IngredientData {
         couverture = couverture == null ? "" : couverture;
@@ -67,7 +69,8 @@ public record IngredientData(
                 i.basis(),
                 i.plusMinus(),
                 i.caution(),
-                i.note());
+                i.note(),
+                i.windows());
     }
 
     /** The ingredient; not yet checked. */
@@ -91,6 +94,7 @@ public record IngredientData(
                 basis,
                 plusMinus,
                 caution,
-                note);
+                note,
+                windows);
     }
 }

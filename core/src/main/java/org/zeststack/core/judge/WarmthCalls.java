@@ -5,6 +5,7 @@ import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.Comparator;
 import java.util.Map;
+import java.util.Optional;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call.Change;
@@ -78,12 +79,12 @@ final class WarmthCalls {
 
     /** What a set layer bears without melting or losing its temper. */
     private double bears(StackLayer layer) {
-        if (!layer.material().isChocolate()) {
+        Optional<TemperWindow> window = layer.material().window();
+        if (window.isEmpty()) {
             return calls.bound(SET_COMPOUND).greatest();
         }
         return tempered()
-                ? TemperWindow.of(layer.material().chocolate()).work().greatest()
-                        - calls.bound(SET_COUVERTURE).least()
+                ? window.get().work().greatest() - calls.bound(SET_COUVERTURE).least()
                 : calls.bound(SET_UNTEMPERED).greatest();
     }
 
@@ -134,10 +135,10 @@ final class WarmthCalls {
             if (celsius == null) {
                 continue;
             }
-            boolean chocolate = tempered() && coat.material().isChocolate();
-            double most = chocolate
-                    ? TemperWindow.of(coat.material().chocolate()).work().greatest()
-                    : calls.bound(COMPOUND_BOWL).greatest();
+            Optional<TemperWindow> window = coat.material().window().filter(w -> tempered());
+            boolean chocolate = window.isPresent();
+            double most = window.map(w -> w.work().greatest())
+                    .orElse(calls.bound(COMPOUND_BOWL).greatest());
             double bears = caramel ? Math.min(most, calls.bound(CARAMEL_BOWL).greatest()) : most;
             if (celsius > bears) {
                 calls.add(

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.DefaultMethods;
@@ -15,6 +16,7 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Needs;
+import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.picture.CrossSection;
@@ -184,7 +186,13 @@ public final class RunPlanner {
                 batch.scaling().sharedOut().orElse(""),
                 formula.finish().overrunFraction(),
                 made.cook().map(c -> c.after().totalGrams()).orElse(null),
-                formula.cooked() ? new PotPlanner(order, ingredients).plan(batch) : null);
+                formula.cooked() ? new PotPlanner(order, ingredients).plan(batch) : null,
+                fat(made.after()));
+    }
+
+    private static RunSheet.Fat fat(Composition of) {
+        double butter = of.grams(Part.COCOA_BUTTER);
+        return new RunSheet.Fat(butter / of.totalGrams(), (of.grams(Part::isFat) - butter) / of.totalGrams());
     }
 
     private static RunSheet.Ending ending(Formula formula) {
@@ -302,10 +310,13 @@ public final class RunPlanner {
                     plain(100 * of.tint().fraction()),
                     fixed(tint.grams(), 1));
         }
+        Ingredient plain = ingredients.get(of.key()
+                .substring(RunSheet.CouvertureBatch.PREFIX.length())
+                .split(RunSheet.CouvertureBatch.STIRRED)[0]);
         return new RunSheet.CouvertureBatch(
                 of.key(),
                 couverture.name(),
-                couverture.isChocolate() ? couverture.chocolate() : "compound",
+                couverture.isChocolate() ? couverture.chocolate() : RunSheet.CouvertureBatch.COMPOUND,
                 stays,
                 melt,
                 poured + bowl,
@@ -315,13 +326,9 @@ public final class RunPlanner {
                 poured,
                 bowl,
                 tint,
-                cocoaButter(of.key()));
-    }
-
-    private double cocoaButter(String key) {
-        String slug =
-                key.substring(RunSheet.CouvertureBatch.PREFIX.length()).split(RunSheet.CouvertureBatch.STIRRED)[0];
-        return ingredients.get(slug).per100Grams().grams(Part.COCOA_BUTTER) / 100;
+                plain.per100Grams().grams(Part.COCOA_BUTTER) / 100,
+                couverture.windows(),
+                couverture.allergens());
     }
 
     /** Plain ingredients that are laid as they are. */

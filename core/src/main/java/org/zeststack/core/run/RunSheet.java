@@ -15,6 +15,7 @@ import org.zeststack.core.quantity.Range;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.Moistures;
 import org.zeststack.core.sugar.StagedCook;
+import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.weighing.FillWindow;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -191,6 +192,7 @@ public record RunSheet(
      * @param airFraction air that it is planned with; 0 where it is not whipped
      * @param cookedGrams what the pots hold at the stop; null where none is made to a reading, and on older sheets
      * @param pots what of it goes into which pot, and when; null where nothing is cooked to a reading, and on older sheets
+     * @param fat of what is made; null on older sheets
      */
     public record FormulaBatch(
             String key,
@@ -219,7 +221,8 @@ public record RunSheet(
             String sharedOut,
             Double airFraction,
             Double cookedGrams,
-            PotPlan pots) {
+            PotPlan pots,
+            Fat fat) {
 
         /** What the key of a second pot ends with. */
         public static final String SECOND = "~second";
@@ -326,7 +329,8 @@ public record RunSheet(
                     "",
                     0.0,
                     of.cookedGrams(),
-                    null);
+                    null,
+                    fat);
         }
 
         /**
@@ -360,6 +364,40 @@ public record RunSheet(
         }
     }
 
+    /**
+     * Fat in a gram of something, g.
+     *
+     * @param other milk fat, nut oil and all that is not cocoa butter
+     */
+    public record Fat(double cocoaButter, double other) {}
+
+    /**
+     * Something to be brought into temper: couverture, or a filling that is tempered by its own fat.
+     *
+     * @param key of the component
+     * @param grams in the bowl
+     * @param cocoaButterFraction of it; null on older sheets
+     */
+    public record InTemper(String key, String name, TemperWindow window, double grams, Double cocoaButterFraction) {}
+
+    /** What is tempered under a key; empty for everything else. */
+    public Optional<InTemper> inTemper(String key) {
+        Optional<InTemper> couverture = couverture(key).flatMap(c -> c.window()
+                .map(w -> new InTemper(key, c.name(), w, c.meltGrams(), c.cocoaButterFraction())));
+        return couverture.or(() -> formula(key)
+                .filter(f -> f.fat() != null
+                        && steps.stream()
+                                .anyMatch(s -> s.kind() == StepKind.TEMPER
+                                        && s.component().equals(key)))
+                .flatMap(f -> TemperWindow.byFat(f.fat().cocoaButter(), f.fat().other())
+                        .map(w -> new InTemper(
+                                key,
+                                f.name(),
+                                w,
+                                f.finishedGrams() / f.batches(),
+                                f.fat().cocoaButter()))));
+    }
+
     /** How a formula comes to its finished mass. */
     public enum Ending {
         READING("steam"),
@@ -383,7 +421,7 @@ public record RunSheet(
      * One couverture of this run. What is melted is what stays, is scraped off, is poured out and is left in the bowl, to the gram.
      *
      * @param key component key, {@code couverture-SLUG}, with what is stirred in behind it
-     * @param kind dark, milk, white, blond or ruby
+     * @param kind dark, milk, white, blond, ruby or compound
      * @param usedGrams what stays in pieces and off-cuts
      * @param meltGrams what to melt
      * @param comesBackGrams what is poured out and what is left in the bowl
@@ -393,6 +431,8 @@ public record RunSheet(
      * @param bowlGrams left in the bowl to work in
      * @param tint what of it is stirred in; null where nothing
      * @param cocoaButterFraction of it; null on older sheets
+     * @param windows tempering temperatures of its own sheet; null where its kind's are taken
+     * @param allergens that it brings, by name; null on older sheets
      */
     public record CouvertureBatch(
             String key,
@@ -407,14 +447,29 @@ public record RunSheet(
             Double pouredGrams,
             Double bowlGrams,
             Tint tint,
-            Double cocoaButterFraction) {
+            Double cocoaButterFraction,
+            TemperWindow.Limits windows,
+            List<String> allergens) {
 
         static final String PREFIX = "couverture-";
         static final String STIRRED = "~";
 
+        /** The kind of what has no cocoa butter to temper. */
+        public static final String COMPOUND = "compound";
+
         /** What the couverture itself is in the store room. */
         public String slug() {
             return key.substring(PREFIX.length()).split(STIRRED)[0];
+        }
+
+        /** Where it is melted out, cooled to and worked; empty for what is not tempered. */
+        public Optional<TemperWindow> window() {
+            return isCouverture() ? Optional.of(TemperWindow.of(kind, windows)) : Optional.empty();
+        }
+
+        /** Whether there is cocoa butter to temper in it. */
+        private boolean isCouverture() {
+            return !kind.equals(COMPOUND);
         }
 
         /** What of the bowl is couverture. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -141,8 +142,30 @@ final class StepList {
                 add("mix:" + batch.key(), StepKind.MIX, batch.key(), "", "Weigh back " + batch.name(), detail, step);
             }
             case SECOND_POT -> second(batch.second().orElseThrow(), step);
+            case TEMPER -> temper(batch, step);
             default -> hand(batch.key(), step);
         }
+    }
+
+    /** A filling is tempered by its own fat; one without cocoa butter that sets is only stirred. */
+    private void temper(RunSheet.FormulaBatch batch, MethodStep step) {
+        Optional<TemperWindow> window =
+                TemperWindow.byFat(batch.fat().cocoaButter(), batch.fat().other());
+        if (window.isEmpty()) {
+            hand(batch.key(), step);
+            return;
+        }
+        double grams = batch.finishedGrams() / batch.batches();
+        String words = order.measured()
+                ? inWords(grams, window.get())
+                : "%s g: cool it, stirring, until it thickens and a smear sets in 5 to 10 min."
+                        .formatted(fixed(grams, 0));
+        add("temper:" + batch.key(), StepKind.TEMPER, batch.key(), "", "Temper " + batch.name(), words, step);
+    }
+
+    private static String inWords(double grams, TemperWindow window) {
+        return "%s g, to be worked at %s. Each method has its own way there: choose it at the bench."
+                .formatted(fixed(grams, 0), window.work().inWords());
     }
 
     private void pour(RunSheet.FormulaBatch batch, MethodStep step, int number) {
@@ -399,12 +422,11 @@ final class StepList {
             add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, felt(melt, again), step);
             return;
         }
-        TemperWindow window = TemperWindow.of(batch.kind());
+        TemperWindow window = TemperWindow.of(batch.kind(), batch.windows());
         String words = again
                 ? "Work at %s. Above it, melt out and begin again."
                         .formatted(window.work().inWords())
-                : "%s g, to be worked at %s. Each method has its own way there: choose it at the bench."
-                        .formatted(fixed(melt, 0), window.work().inWords());
+                : inWords(melt, window);
         add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, words, step);
     }
 

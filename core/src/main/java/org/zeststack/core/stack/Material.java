@@ -1,6 +1,7 @@
 package org.zeststack.core.stack;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.zeststack.core.bar.BarLayer;
@@ -17,6 +18,7 @@ import org.zeststack.core.naming.ChocolateName;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.water.Solution;
 import org.zeststack.core.water.WaterActivity;
 
@@ -36,6 +38,7 @@ import org.zeststack.core.water.WaterActivity;
  * @param family the formula's kind; null for a plain ingredient
  * @param liquidFatFraction fat that is liquid at 20 °C over the whole mass
  * @param pricePerKg in the workshop's money; null where not known
+ * @param windows tempering temperatures of its own sheet; null where its kind's are taken
  */
 public record Material(
         String of,
@@ -53,7 +56,8 @@ public record Material(
         double liquidFatFraction,
         List<String> allergens,
         String caution,
-        Double pricePerKg) {
+        Double pricePerKg,
+        TemperWindow.Limits windows) {
 
     private static final Bound DRY_MASS = Bounds.shipped().of("dry-mass");
     private static final Bound KEEPS_CLEAR = Bounds.shipped().of("keeps-clear");
@@ -63,6 +67,44 @@ public record Material(
 
     public Material {
         allergens = List.copyOf(allergens);
+    }
+
+    /** One without tempering temperatures of its own. */
+    public Material(
+            String of,
+            String name,
+            String pattern,
+            Density density,
+            Composition per100Grams,
+            Double waterActivity,
+            boolean dry,
+            String chocolate,
+            boolean couverture,
+            Nature nature,
+            boolean compound,
+            Family.Kind family,
+            double liquidFatFraction,
+            List<String> allergens,
+            String caution,
+            Double pricePerKg) {
+        this(
+                of,
+                name,
+                pattern,
+                density,
+                per100Grams,
+                waterActivity,
+                dry,
+                chocolate,
+                couverture,
+                nature,
+                compound,
+                family,
+                liquidFatFraction,
+                allergens,
+                caution,
+                pricePerKg,
+                null);
     }
 
     /** A plain ingredient. */
@@ -90,7 +132,8 @@ public record Material(
                 ingredient.liquidFatPer100Grams() / 100,
                 ingredient.allergens(),
                 ingredient.caution(),
-                pricePerKg);
+                pricePerKg,
+                ingredient.windows());
     }
 
     /**
@@ -192,7 +235,8 @@ public record Material(
                 caution.isEmpty() ? other.caution : caution,
                 pricePerKg == null || other.pricePerKg == null
                         ? null
-                        : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg));
+                        : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg),
+                plain ? windows : null);
     }
 
     private static double mixed(double fraction, double one, double other) {
@@ -206,6 +250,11 @@ public record Material(
 
     public boolean isChocolate() {
         return !chocolate.isEmpty();
+    }
+
+    /** Where it is melted out, cooled to and worked; empty for what is no chocolate. */
+    public Optional<TemperWindow> window() {
+        return isChocolate() ? Optional.of(TemperWindow.of(chocolate, windows)) : Optional.empty();
     }
 
     /** Whether it tempers or coats: couverture, or a compound in its place. */

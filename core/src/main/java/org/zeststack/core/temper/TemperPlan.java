@@ -13,8 +13,34 @@ import org.zeststack.core.quantity.Range;
  * @param lines what to do
  * @param seedGrams of seed or crystallised butter that melt in; 0 where none goes in
  * @param meltGrams to be melted; the whole bowl less the seed
+ * @param doses the other figures
  */
-public record TemperPlan(Method method, List<Line> lines, double meltGrams, double seedGrams) {
+public record TemperPlan(Method method, List<Line> lines, double meltGrams, double seedGrams, Doses doses) {
+
+    /**
+     * Figures of one method; those of the others are 0.
+     *
+     * @param stirredGrams of pieces to stir in, of which the seed melts and the rest is lifted out
+     * @param slabShare of the bowl that is worked on the slab
+     * @param keptCelsius of the part in the bowl when the slab's comes back
+     * @param waterGrams in the bath
+     * @param iceGrams in it
+     * @param burstSeconds at half power
+     * @param bursts about how many
+     */
+    public record Doses(
+            double stirredGrams,
+            double slabShare,
+            double keptCelsius,
+            double waterGrams,
+            double iceGrams,
+            double burstSeconds,
+            long bursts) {
+
+        static final Doses NONE = new Doses(0, 0, 0, 0, 0, 0, 0);
+    }
+
+    private static final String FELT = "Common practice, no source: without a thermometer the proof decides.";
 
     /** Seed in pieces does not all melt: of what is stirred in so much does, the rest is lifted out (common practice, no source). */
     private static final double MELTS_OF_PIECES = 0.7;
@@ -27,6 +53,9 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
 
     private static final Range PREPARED_CELSIUS = new Range(33, 34, "°C");
 
+    /** A bowl that was cooled is stirred so long before it is warmed (common practice, no source). */
+    public static final int THICKENS_MINUTES = 3;
+
     /** Ice melts and its water warms to where a bath still cools, kJ/kg and °C (handbook values, from memory). */
     private static final double ICE = 334;
 
@@ -38,7 +67,7 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
     private static final double PARTLY = 0.75;
 
     /** Heat that a burst at half power brings into a bowl, W, and the longest of them, s (our own choice). */
-    private static final double BURST_WATTS = 250;
+    static final double BURST_WATTS = 250;
 
     private static final double LONGEST_BURST = 30;
     private static final double SHORTEST_BURST = 8;
@@ -59,8 +88,15 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
      * @param cocoaButterFraction of it
      * @param bowl that it stands in
      * @param roomCelsius where seed, ice's water and the couverture in pieces stand
+     * @param measured whether there is a thermometer in it
      */
-    public record Of(TemperWindow window, double grams, double cocoaButterFraction, Bowl bowl, double roomCelsius) {
+    public record Of(
+            TemperWindow window,
+            double grams,
+            double cocoaButterFraction,
+            Bowl bowl,
+            double roomCelsius,
+            boolean measured) {
 
         private double middle() {
             return (window.work().least() + window.work().greatest()) / 2;
@@ -87,16 +123,31 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
     }
 
     private static Line melt(Of of, double grams) {
-        return new Line(
-                "Melt %s g to %s, stirring; nothing solid is left."
-                        .formatted(fixed(grams, 0), of.window.meltOut().inWords()),
-                "The window of the couverture: every crystal is gone there.");
+        return of.measured
+                ? new Line(
+                        "Melt %s g to %s, stirring; nothing solid is left."
+                                .formatted(fixed(grams, 0), of.window.meltOut().inWords()),
+                        "The window of the couverture: every crystal is gone there.")
+                : new Line(
+                        "Melt %s g over steam until no lump is left and a drop feels warm on the lip, not hot."
+                                .formatted(fixed(grams, 0)),
+                        FELT);
     }
 
     private static Line proof(Of of) {
-        return new Line(
-                "Work at %s. Dip a proof first.".formatted(of.window.work().inWords()),
-                "The working window of the couverture.");
+        return of.measured
+                ? new Line(
+                        "Work at %s. Dip a proof first."
+                                .formatted(of.window.work().inWords()),
+                        "The working window of the couverture.")
+                : new Line(
+                        "A drop feels just cool on the lip, and it runs off the spatula in one thread. Dip a proof: it sets in 3 to 5 min in a room of 20 °C, with gloss.",
+                        "The lip is warmer than the working window. " + FELT);
+    }
+
+    /** The figure where there is a thermometer, else what is felt. */
+    private static String there(Of of, String celsius, String felt) {
+        return of.measured ? celsius : felt;
     }
 
     /** Of the whole bowl G: m = (G c_l + B) ΔT / (c_s (T₂ − T_seed) + L w + c_l ΔT). */
@@ -123,12 +174,22 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                         .formatted(fixed(seed, 0), plain(of.roomCelsius)),
                                 balance),
                         new Line(
-                                "In pieces: stir in %s g, lift out about %s g that are left when it stands at %s °C."
-                                        .formatted(fixed(stirred, 0), fixed(stirred - seed, 0), fixed(of.middle(), 1)),
+                                "In pieces: stir in %s g, lift out about %s g that are left when %s."
+                                        .formatted(
+                                                fixed(stirred, 0),
+                                                fixed(stirred - seed, 0),
+                                                there(
+                                                        of,
+                                                        "it stands at %s °C".formatted(fixed(of.middle(), 1)),
+                                                        "they hardly melt any more")),
                                 "Of pieces about seven in ten melt (common practice, no source)."),
+                        new Line(
+                                "Seed is couverture of this kind that is in temper itself: glossy, with a snap.",
+                                "Bloomed seed brings the wrong crystals."),
                         proof(of)),
                 of.grams - seed,
-                seed);
+                seed,
+                new Doses(stirred, 0, 0, 0, 0, 0, 0));
     }
 
     private static TemperPlan slab(Of of) {
@@ -138,19 +199,32 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                 List.of(
                         melt(of, of.grams),
                         new Line(
-                                "Work %s g on the slab down to %s; keep %s g in the bowl."
+                                "Work %s g on the slab %s; keep %s g in the bowl."
                                         .formatted(
                                                 fixed(SLAB_SHARE * of.grams, 0),
-                                                of.window.coolTo().inWords(),
+                                                there(
+                                                        of,
+                                                        "down to %s, until it thickens"
+                                                                .formatted(
+                                                                        of.window
+                                                                                .coolTo()
+                                                                                .inWords()),
+                                                        "until it thickens to a soft paste and feels cold on the lip"),
                                                 fixed((1 - SLAB_SHARE) * of.grams, 0)),
                                 "Two thirds on the slab (common practice, no source)."),
-                        new Line(
-                                "The kept part must stand at %s °C when the slab comes back: warm it or let it cool to that. Together they land at %s °C."
-                                        .formatted(fixed(kept, 1), fixed(of.middle(), 1)),
-                                "(%s − 2/3 × %s) / (1/3)".formatted(fixed(of.middle(), 1), fixed(of.cooled(), 1))),
+                        of.measured
+                                ? new Line(
+                                        "The kept part must stand at %s °C when the slab comes back: warm it or let it cool to that. Together they land at %s °C."
+                                                .formatted(fixed(kept, 1), fixed(of.middle(), 1)),
+                                        "(%s − 2/3 × %s) / (1/3)"
+                                                .formatted(fixed(of.middle(), 1), fixed(of.cooled(), 1)))
+                                : new Line(
+                                        "The kept part must be no more than hand-warm when the slab comes back: as hot as it was melted it ruins both.",
+                                        FELT),
                         proof(of)),
                 of.grams,
-                0);
+                0,
+                new Doses(0, SLAB_SHARE, kept, 0, 0, 0, 0));
     }
 
     private static TemperPlan bath(Of of) {
@@ -163,23 +237,37 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                 List.of(
                         melt(of, of.grams),
                         new Line(
-                                "Set it over %s g of cold water with %s g of ice, stirring all of it, down to %s."
+                                "Set it over %s g of cold water with %s g of ice, stirring all of it, %s."
                                         .formatted(
                                                 fixed(water, 0),
                                                 fixed(ice, 0),
-                                                of.window.coolTo().inWords()),
+                                                there(
+                                                        of,
+                                                        "down to "
+                                                                + of.window
+                                                                        .coolTo()
+                                                                        .inWords(),
+                                                        "until it thickens at the wall and feels cold on the lip")),
                                 "%s kJ go into the bath, which ends at %s °C: ice takes 334 kJ/kg to melt."
                                         .formatted(fixed(kilojoules, 0), plain(BATH_CELSIUS))),
                         new Line(
                                 "Wipe the bowl's foot and keep the water low: a drop in the bowl seizes it.",
                                 "Common practice, no source."),
                         new Line(
-                                "Warm it gently to %s."
-                                        .formatted(of.window.work().inWords()),
+                                "Off the bath, stir it there for %d min: it thickens as crystals form."
+                                        .formatted(THICKENS_MINUTES),
+                                "Common practice, no source."),
+                        new Line(
+                                "Warm it gently %s."
+                                        .formatted(there(
+                                                of,
+                                                "to " + of.window.work().inWords(),
+                                                "for a few seconds at a time, until it just runs again")),
                                 "The wrong crystals melt, the right ones stay."),
                         proof(of)),
                 of.grams,
-                0);
+                0,
+                new Doses(0, 0, 0, water, ice, 0, 0));
     }
 
     private static TemperPlan partial(Of of) {
@@ -201,11 +289,18 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                             .formatted(fixed(of.bowl.grams(), 0), fixed(of.bowl.joulesPerKelvin(), 0))));
         }
         lines.add(new Line(
-                "Never over %s °C. Stop while some pieces are solid and stir until they are gone."
-                        .formatted(plain(of.window.work().greatest())),
-                "The top of the window: above it the seed that is in it melts."));
+                "%s Stop while a quarter of the pieces is solid and stir until they are gone."
+                        .formatted(there(
+                                of,
+                                "Never over %s °C."
+                                        .formatted(plain(of.window.work().greatest())),
+                                "A drop never feels warm on the lip.")),
+                "Above the top of the window the seed that is in it melts."));
+        lines.add(new Line(
+                "The pieces must be in temper: glossy, with a snap, without bloom.",
+                "They are the seed; nothing else makes crystals here."));
         lines.add(proof(of));
-        return new TemperPlan(Method.PARTIAL, List.copyOf(lines), of.grams, 0);
+        return new TemperPlan(Method.PARTIAL, List.copyOf(lines), of.grams, 0, new Doses(0, 0, 0, 0, 0, burst, bursts));
     }
 
     private static TemperPlan prepared(Of of) {
@@ -215,17 +310,25 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                 List.of(
                         melt(of, of.grams - butter),
                         new Line(
-                                "Let it cool to %s, stirring.".formatted(PREPARED_CELSIUS.inWords()),
+                                "Let it cool to %s, stirring.%s"
+                                        .formatted(
+                                                PREPARED_CELSIUS.inWords(),
+                                                there(of, "", " That cannot be felt: borrow a thermometer for it.")),
                                 "Hotter, the butter's crystals melt away."),
                         new Line(
                                 "Stir in %s g of crystallised cocoa butter of %s."
                                         .formatted(fixed(butter, 1), PREPARED_CELSIUS.inWords()),
                                 "One per cent of the bowl (common practice, no source)."),
                         new Line(
-                                "Stir it down to %s.".formatted(of.window.work().inWords()),
+                                "Stir it down %s."
+                                        .formatted(there(
+                                                of,
+                                                "to " + of.window.work().inWords(),
+                                                "until a drop feels just cool on the lip")),
                                 "The working window of the couverture."),
                         proof(of)),
                 of.grams - butter,
-                butter);
+                butter,
+                Doses.NONE);
     }
 }

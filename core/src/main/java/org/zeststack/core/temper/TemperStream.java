@@ -31,9 +31,23 @@ public final class TemperStream {
      */
     public static TemperVerdict.State of(
             TemperWindow window, Method method, List<Reading> readings, double uncertainKelvin) {
+        return of(window, method, readings, List.of(), uncertainKelvin);
+    }
+
+    /** The same where somebody said against the readings which step it is in. */
+    public static TemperVerdict.State of(
+            TemperWindow window,
+            Method method,
+            List<Reading> readings,
+            List<TemperVerdict.Overrule> overrules,
+            double uncertainKelvin) {
         List<Reading> reduced = reduced(readings);
         return TemperVerdict.of(
-                window, method, reduced, new TemperVerdict.Scatter(uncertainKelvin, noise(reduced, uncertainKelvin)));
+                window,
+                method,
+                reduced,
+                overrules,
+                new TemperVerdict.Scatter(uncertainKelvin, noise(reduced, uncertainKelvin)));
     }
 
     /**

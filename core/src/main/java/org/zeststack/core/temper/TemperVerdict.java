@@ -1,6 +1,9 @@
 package org.zeststack.core.temper;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
@@ -29,6 +32,13 @@ public final class TemperVerdict {
      * @param confirmed read again by hand with a contact probe
      */
     public record Reading(double seconds, double celsius, boolean confirmed) {}
+
+    /**
+     * Somebody who stands at the bowl says which step it is in, against what its readings say.
+     *
+     * @param seconds from when on
+     */
+    public record Overrule(double seconds, Step step) {}
 
     /** What the bowl is in. */
     public enum Step {
@@ -116,14 +126,15 @@ public final class TemperVerdict {
      * @throws IllegalArgumentException without a reading
      */
     public static State of(TemperWindow window, Method method, List<Reading> readings) {
-        return of(window, method, readings, Scatter.NONE);
+        return of(window, method, readings, List.of(), Scatter.NONE);
     }
 
     /**
      * The same with a top that is raised by what the stream leaves open, and lost only where the level of the last 40 s is over it too; a
-     * confirmed reading is taken as read.
+     * confirmed reading is taken as read. A step that is overruled begins anew from its second on.
      */
-    static State of(TemperWindow window, Method method, List<Reading> readings, Scatter scatter) {
+    static State of(
+            TemperWindow window, Method method, List<Reading> readings, List<Overrule> overrules, Scatter scatter) {
         if (readings.isEmpty()) {
             throw new IllegalArgumentException("a bowl without readings");
         }
@@ -132,14 +143,36 @@ public final class TemperVerdict {
         List<Reading> sorted = List.copyOf(bySecond.values());
         TemperVerdict judge = new TemperVerdict(window, method, scatter);
         List<Double> spikes = new ArrayList<>();
+        Deque<Overrule> said = new ArrayDeque<>(overrules.stream()
+                .sorted(Comparator.comparingDouble(Overrule::seconds))
+                .toList());
         for (int i = 0; i < sorted.size(); i++) {
+            while (!said.isEmpty() && said.peek().seconds() <= sorted.get(i).seconds()) {
+                judge.begin(said.remove());
+            }
             if (spike(sorted, i)) {
                 spikes.add(sorted.get(i).seconds());
             } else {
                 judge.take(sorted.get(i));
             }
         }
+        // What was said after the last reading is seen in its light.
+        while (!said.isEmpty()) {
+            judge.begin(said.remove());
+            judge.take(sorted.get(sorted.size() - 1));
+        }
         return judge.state(spikes);
+    }
+
+    private void begin(Overrule said) {
+        begin(
+                said.step(),
+                switch (said.step()) {
+                    case MELT -> Verdict.MELTING;
+                    case COOL -> Verdict.COOLING;
+                    case REWARM -> Verdict.WARMING;
+                    case WORK -> Verdict.WORKING;
+                });
     }
 
     private static boolean spike(List<Reading> all, int i) {

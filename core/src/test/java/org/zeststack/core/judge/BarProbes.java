@@ -279,7 +279,8 @@ final class BarProbes {
                                 data.basis(),
                                 Map.of(),
                                 "",
-                                "")
+                                "",
+                                null)
                         .ingredient(),
                 null);
         double clear = WaterActivity.at25(Solution.in(own.per100Grams())).ratio();

@@ -55,6 +55,7 @@ public class PlausibilityTest {
                 "",
                 0.0,
                 null,
+                null,
                 null);
         return new RunSheet(
                 2,

@@ -132,13 +132,4 @@ public class SimulatedTest {
             near(boils - 100, row[1], 0.5, row[0] + " %");
         }
     }
-
-    @Test
-    public void aBowlFollowsItsThreeStretches() {
-        SimulatedBowl bowl = new SimulatedBowl(47, 27.2, 31.2, 5);
-        near(bowl.celsiusAt(0), 21, 0.2, "starts at the room");
-        near(bowl.celsiusAt(480), 47, 0.7, "molten");
-        near(bowl.celsiusAt(480 + 540), 27.2, 0.7, "cooled");
-        near(bowl.celsiusAt(2000), 31.2, 0.2, "rewarmed");
-    }
 }

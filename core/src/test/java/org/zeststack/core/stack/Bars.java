@@ -101,7 +101,8 @@ public final class Bars {
                                 data.basis(),
                                 Map.of(),
                                 "",
-                                "")
+                                "",
+                                null)
                         .ingredient(),
                 null);
     }

@@ -17,7 +17,7 @@ public class TemperPlanTest {
     }
 
     private static TemperPlan plan(Method method, String kind, double grams, Bowl bowl) {
-        return TemperPlan.of(method, new TemperPlan.Of(TemperWindow.of(kind), grams, 0.36, bowl, 20));
+        return TemperPlan.of(method, new TemperPlan.Of(TemperWindow.of(kind), grams, 0.36, bowl, 20, true));
     }
 
     private static String words(TemperPlan plan) {

@@ -1,6 +1,5 @@
 package org.zeststack.web.api;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -63,13 +62,11 @@ final class TemperCalculators {
             List.of(SECONDS, CELSIUS),
             CoolingCurve.MOST_READINGS,
             "Temperatures of a sample in the cold, in any order");
-    private static final List<String> LIMITS =
-            List.of("meltLeast", "meltGreatest", "coolLeast", "coolGreatest", "workLeast", "workGreatest");
     private static final ApiObject WINDOWS = new ApiObject(
             "windows",
-            LIMITS.stream()
-                    .map(n ->
-                            ApiField.required(n, new Range(15, 65, "°C"), "Limit of a window, which counts as inside"))
+            TemperWindow.Limits.NAMES.stream()
+                    .map(n -> ApiField.required(
+                            n, TemperWindow.Limits.CELSIUS, "Limit of a window, which counts as inside"))
                     .toList(),
             "The couverture's own windows, in the place of its family's");
 
@@ -193,21 +190,16 @@ final class TemperCalculators {
             return TemperWindow.of(input.get(FAMILY));
         }
         ApiInput own = input.get(WINDOWS).get();
-        List<ApiField> limits = WINDOWS.fields();
+        TemperWindow.Limits limits =
+                TemperWindow.Limits.of(WINDOWS.fields().stream().map(own::get).toList());
         Faults faults = new Faults();
-        List<Range> ranges = new ArrayList<>();
-        for (int i = 0; i < limits.size(); i += 2) {
-            double least = own.get(limits.get(i));
-            double greatest = own.get(limits.get(i + 1));
-            if (least > greatest) {
-                String field = "windows/" + limits.get(i).name();
-                faults.add(Fault.of(field, Numbers.plain(least), "The least is above the greatest."));
-            } else {
-                ranges.add(new Range(least, greatest, "°C"));
-            }
+        limits.check(faults);
+        if (!faults.isEmpty()) {
+            throw new InvalidInput(faults.list().stream()
+                    .map(f -> Fault.of("windows/" + f.field(), f.value(), f.message()))
+                    .toList());
         }
-        faults.throwIfAny();
-        return TemperWindow.own(ranges.get(0), ranges.get(1), ranges.get(2));
+        return TemperWindow.own(limits);
     }
 
     private static Map<String, Object> coolingCurve(ApiInput input) {

@@ -87,7 +87,7 @@ public class SeriesViews {
         Optional<Double> last = readings.isEmpty()
                 ? Optional.empty()
                 : Optional.of(readings.get(readings.size() - 1).celsius());
-        Optional<TemperWindow> window = sheet.couverture(series.component()).map(c -> TemperWindow.of(c.kind()));
+        Optional<TemperWindow> window = sheet.couverture(series.component()).flatMap(RunSheet.CouvertureBatch::window);
         Optional<Method> method = state.temperPlanned(series.component()).map(EntryBody.TemperPlanned::method);
         Optional<TemperVerdict.State> temper = readings.isEmpty()
                 ? Optional.empty()

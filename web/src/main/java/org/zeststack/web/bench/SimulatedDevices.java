@@ -13,10 +13,14 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.composition.Composition;
+import org.zeststack.core.rehearse.BowlHand;
 import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.simulate.SimulatedPot;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
@@ -111,6 +115,11 @@ class SimulatedDevices {
     private static final double TURNED_BEFORE_KELVIN = 6;
     private static final double TURNED_TO = 0.5;
     private static final double WARMED_CELSIUS = 70;
+    private static final double TOO_WARM_KELVIN = 1.5;
+    /** Of a couverture on a sheet that does not know it. */
+    private static final double USUAL_BUTTER = 0.35;
+
+    private static final double USUAL_ROOM_CELSIUS = 20;
 
     private final Bench bench;
     private final Runs runs;
@@ -167,19 +176,31 @@ class SimulatedDevices {
             SimulatedPot pot = pot(sheet, batch.get(), Device.valueOf(series.simulation()), series.id());
             return new PotSource(sheet, batch.get(), series, pot);
         }
-        TemperWindow window = TemperWindow.of(
-                sheet.couverture(series.component()).orElseThrow().kind());
-        boolean rewarms = BenchState.of(sheet, bench.entries(series.run()))
-                .temperPlanned(series.component())
-                .map(p -> p.method().rewarms())
-                .orElse(true);
-        boolean tooWarm = Device.valueOf(series.simulation()) == Device.WARM_BOWL;
-        double end = tooWarm
-                ? window.work().greatest() + 1.5
-                : (window.work().least() + window.work().greatest()) / 2 + 0.2;
-        double cool = rewarms ? window.coolTo().least() + 0.3 : end;
-        SimulatedBowl bowl = new SimulatedBowl(window.meltOut().least() + 1.5, cool, end, series.id());
-        return seconds -> shown(sheet, OptionalDouble.of(bowl.celsiusAt(seconds)));
+        BowlHand hand = hand(sheet, series);
+        return seconds -> shown(sheet, hand.readingAt((int) seconds));
+    }
+
+    /** A hand that follows the method that was chosen, of a bowl that nobody chose one for a usual one; too warm in the end if so said. */
+    private BowlHand hand(RunSheet sheet, Bench.Series series) {
+        RunSheet.CouvertureBatch batch = sheet.couverture(series.component()).orElseThrow();
+        TemperWindow window = batch.window().orElseThrow();
+        Optional<EntryBody.TemperPlanned> planned =
+                BenchState.of(sheet, bench.entries(series.run())).temperPlanned(series.component());
+        double end = Device.valueOf(series.simulation()) == Device.WARM_BOWL
+                ? window.work().greatest() + TOO_WARM_KELVIN
+                : (window.work().least() + window.work().greatest()) / 2;
+        double butter = batch.cocoaButterFraction() == null ? USUAL_BUTTER : batch.cocoaButterFraction();
+        return new BowlHand(
+                planned.map(EntryBody.TemperPlanned::method).orElse(Method.BATH),
+                new TemperPlan.Of(
+                        window,
+                        batch.meltGrams(),
+                        butter,
+                        planned.map(EntryBody.TemperPlanned::emptyBowl).orElse(Bowl.NONE),
+                        planned.map(EntryBody.TemperPlanned::roomCelsius).orElse(USUAL_ROOM_CELSIUS),
+                        true),
+                end,
+                series.id());
     }
 
     private static OptionalDouble shown(RunSheet sheet, OptionalDouble celsius) {

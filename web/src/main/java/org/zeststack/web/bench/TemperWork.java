@@ -8,7 +8,6 @@ import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.TemperPlan;
-import org.zeststack.core.temper.TemperWindow;
 
 /**
  * A bowl to be brought into temper, as its page shows it.
@@ -27,17 +26,18 @@ public record TemperWork(
     /** A dip and when it was looked at. */
     public record Proof(Instant at, EntryBody.Proof seen) {}
 
-    static TemperWork of(RunSheet.CouvertureBatch batch, BenchState state) {
+    static TemperWork of(RunSheet.CouvertureBatch batch, BenchState state, boolean measured) {
         Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(batch.key());
         Optional<TemperPlan> plan = planned.filter(p -> batch.cocoaButterFraction() != null)
                 .map(p -> TemperPlan.of(
                         p.method(),
                         new TemperPlan.Of(
-                                TemperWindow.of(batch.kind()),
+                                batch.window().orElseThrow(),
                                 batch.meltGrams(),
                                 batch.cocoaButterFraction(),
                                 p.emptyBowl(),
-                                p.roomCelsius())));
+                                p.roomCelsius(),
+                                measured)));
         return new TemperWork(batch, planned, plan, state.proof(batch.key()).map(TemperWork::proof));
     }
 

@@ -12,13 +12,13 @@ import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.composition.Composition;
+import org.zeststack.core.rehearse.BowlHand;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.StepKind;
-import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
@@ -148,13 +148,27 @@ class DemoRuns {
 
         private void temper(BenchStep step, boolean tooWarm) {
             write(new EntryBody.TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21));
-            TemperWindow window = TemperWindow.of(
-                    sheet.couverture(step.component()).orElseThrow().kind());
+            RunSheet.CouvertureBatch batch = sheet.couverture(step.component()).orElseThrow();
+            TemperWindow window = batch.window().orElseThrow();
             double end =
                     tooWarm ? window.work().greatest() + 1.7 : window.work().greatest() - 0.7;
-            SimulatedBowl bowl = new SimulatedBowl(
-                    window.meltOut().least() + 1.4, window.coolTo().least() + 0.4, end, run + count);
-            read(step, Bench.SeriesKind.TEMPER, bowl::celsiusAt, 1500, true);
+            BowlHand hand = new BowlHand(
+                    Method.SLAB,
+                    new TemperPlan.Of(
+                            window,
+                            batch.meltGrams(),
+                            batch.cocoaButterFraction(),
+                            new Bowl(900, Bowl.Material.STEEL),
+                            21,
+                            true),
+                    end,
+                    run + count);
+            int second = 0;
+            while (!hand.through()) {
+                hand.upTo(second += MINUTE);
+            }
+            DoubleUnaryOperator reading = s -> hand.readingAt((int) s).orElseThrow();
+            read(step, Bench.SeriesKind.TEMPER, reading, second + 5 * MINUTE, true);
             at = at.plusSeconds(2 * MINUTE);
         }
 

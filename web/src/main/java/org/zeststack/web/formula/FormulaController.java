@@ -37,7 +37,7 @@ class FormulaController {
 
     /** What a step may do to a formula, in words, by its value in the form. */
     private static final Map<String, String> ACTS = Stream.of(
-                    Act.WEIGH, Act.ADD, Act.COOK, Act.SECOND_POT, Act.WHISK, Act.DRY, Act.YIELD)
+                    Act.WEIGH, Act.ADD, Act.COOK, Act.SECOND_POT, Act.WHISK, Act.DRY, Act.TEMPER, Act.YIELD)
             .collect(Collectors.toMap(Act::name, Act::words, (a, b) -> a, LinkedHashMap::new));
 
     static final Formula BLANK = new Formula(Family.CARAMEL, List.of(), null, 0.03, DefaultMethods.of(Family.CARAMEL));

@@ -32,6 +32,8 @@ final class IngredientFields {
     private static final Range BULK = new Range(0.02, 2, "g/mL");
     private static final Range ACTIVITY = new Range(0, 1, "");
 
+    private static final List<String> LIMITS = TemperWindow.Limits.NAMES;
+
     static final List<String> KINDS = List.of("dark", "milk", "white", "blond", "ruby");
 
     private IngredientFields() {}
@@ -64,6 +66,13 @@ final class IngredientFields {
         fields.put("also", String.join(", ", ingredient.also()));
         fields.put("allergens", String.join(", ", ingredient.allergens()));
         fields.put("basis", ingredient.basis().name());
+        for (int i = 0; i < LIMITS.size(); i++) {
+            fields.put(
+                    LIMITS.get(i),
+                    ingredient.windows() == null
+                            ? ""
+                            : shown(ingredient.windows().all().get(i)));
+        }
         fields.put("caution", ingredient.caution());
         fields.put("note", ingredient.note());
         return fields;
@@ -107,6 +116,7 @@ final class IngredientFields {
         double activity = form.has("dryActivity") ? form.number("dryActivity", ACTIVITY) : 0;
         double wet = form.has("wetActivity") ? form.number("wetActivity", ACTIVITY) : 0;
         String couverture = couverture(form, density);
+        TemperWindow.Limits windows = windows(form);
         Nature nature = nature(form, before.nature());
         Map<String, Ingredient.Measure> household = household(form);
         Ingredient.Basis basis = form.choice("basis", Ingredient.Basis.class);
@@ -130,7 +140,8 @@ final class IngredientFields {
                     basis,
                     basis == before.basis() ? before.plusMinus() : Map.of(),
                     form.limited("caution", 200),
-                    form.limited("note", 300));
+                    form.limited("note", 300),
+                    windows);
             ingredient.check();
             return ingredient;
         });
@@ -145,6 +156,16 @@ final class IngredientFields {
             form.add(Fault.of("density", "", "A couverture needs its set density, usually 1.24 to 1.30 g/mL."));
         }
         return kind;
+    }
+
+    /** Tempering temperatures of its own: all six of them or none. */
+    private static TemperWindow.Limits windows(FormInput form) {
+        if (LIMITS.stream().noneMatch(form::has)) {
+            return null;
+        }
+        return TemperWindow.Limits.of(LIMITS.stream()
+                .map(limit -> form.celsius(limit, TemperWindow.Limits.CELSIUS))
+                .toList());
     }
 
     private static Nature nature(FormInput form, Nature before) {

@@ -1,0 +1,164 @@
+package org.zeststack.core.temper;
+
+import static org.zeststack.core.quantity.Numbers.fixed;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.hipparchus.stat.descriptive.rank.Median;
+import org.zeststack.core.temper.TemperVerdict.Reading;
+import org.zeststack.core.temper.TemperVerdict.State;
+import org.zeststack.core.temper.TemperVerdict.Step;
+import org.zeststack.core.temper.TemperVerdict.Verdict;
+
+/**
+ * What is said to the hands beside the verdict: how fast the bowl goes, when it is where it goes, and what to mend. The rate is the median
+ * of the slopes between the readings of the last two minutes (Theil 1950, Sen 1968), which one wild reading does not turn. The limits are
+ * common practice, no source.
+ *
+ * @param kelvinPerMinute falling is negative; empty before there are three readings over 20 s
+ * @param minutes to the next window at this rate; empty where it does not go there
+ * @param says what to mend, the most pressing first
+ */
+public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List<String> says) {
+
+    private static final double LOOKS_BACK_SECONDS = 120;
+    private static final double LEAST_SECONDS = 20;
+    private static final int LEAST_READINGS = 3;
+    private static final int MOST_READINGS = 60;
+    private static final double MINUTE = 60;
+    /** Slower than this it stands, K/min. */
+    private static final double STANDS = 0.05;
+
+    private static final double FARTHEST_MINUTES = 60;
+
+    /** So near to where it turns, it is cooled or warmed slowly, K. */
+    private static final double NEAR_KELVIN = 2;
+
+    /** Faster than this it runs through its window before it is read again, K/min. */
+    private static final double TOO_FAST_COOLING = 3;
+
+    private static final double TOO_FAST_WARMING = 1.5;
+
+    /** Slower than this over so much it takes too long, K/min and K. */
+    private static final double TOO_SLOW = 0.25;
+
+    private static final double TOO_SLOW_OVER_KELVIN = 3;
+
+    /** In its window and falling faster than this, and nearer to the foot of it than this. */
+    private static final double DRIFTS = 0.1;
+
+    private static final double DRIFTS_WITHIN_KELVIN = 1;
+
+    /** A bowl that falls so far without having been melted out. */
+    private static final double FELL_KELVIN = 1;
+
+    /**
+     * What is in the bowl that is looked at.
+     *
+     * @param heatJoulesPerKelvin of couverture and bowl; 0 where it is not known
+     */
+    public record Looked(TemperWindow window, Method method, double heatJoulesPerKelvin) {}
+
+    /**
+     * Looks at a bowl.
+     *
+     * @param readings true temperatures by second, the last ones at least, at least one
+     * @param state what they say
+     */
+    public static Coach of(Looked at, List<Reading> readings, State state) {
+        OptionalDouble rate = rate(readings);
+        List<String> says = new ArrayList<>();
+        if (state.verdict() != Verdict.LOST) {
+            notMeltedOut(at, readings, state).ifPresent(says::add);
+            rate.ifPresent(r -> pace(at, state, r).ifPresent(says::add));
+            drifts(at, state, rate).ifPresent(says::add);
+        }
+        return new Coach(rate, minutes(state, rate), List.copyOf(says));
+    }
+
+    private static OptionalDouble rate(List<Reading> readings) {
+        double last = readings.get(readings.size() - 1).seconds();
+        List<Reading> recent = readings.stream()
+                .filter(r -> r.seconds() >= last - LOOKS_BACK_SECONDS)
+                .toList();
+        List<Reading> some = recent.subList(Math.max(0, recent.size() - MOST_READINGS), recent.size());
+        if (some.size() < LEAST_READINGS || last - some.get(0).seconds() < LEAST_SECONDS) {
+            return OptionalDouble.empty();
+        }
+        double[] slopes = new double[some.size() * (some.size() - 1) / 2];
+        int n = 0;
+        for (int i = 0; i < some.size(); i++) {
+            for (int j = 0; j < i; j++) {
+                double apart = some.get(i).seconds() - some.get(j).seconds();
+                if (apart > 0) {
+                    slopes[n++] = MINUTE * (some.get(i).celsius() - some.get(j).celsius()) / apart;
+                }
+            }
+        }
+        return OptionalDouble.of(new Median().evaluate(slopes, 0, n));
+    }
+
+    private static OptionalDouble minutes(State state, OptionalDouble rate) {
+        double distance = state.distanceKelvin();
+        if (rate.isEmpty() || distance == 0 || Math.abs(rate.getAsDouble()) < STANDS) {
+            return OptionalDouble.empty();
+        }
+        double minutes = distance / rate.getAsDouble();
+        return minutes > 0 && minutes <= FARTHEST_MINUTES ? OptionalDouble.of(minutes) : OptionalDouble.empty();
+    }
+
+    /** It was warm and comes down again before every crystal was gone. */
+    private static Optional<String> notMeltedOut(Looked at, List<Reading> readings, State state) {
+        double warmest = readings.stream().mapToDouble(Reading::celsius).max().orElseThrow();
+        boolean falls = warmest - state.celsius() > FELL_KELVIN;
+        return state.step() == Step.MELT && at.method != Method.PARTIAL && falls
+                ? Optional.of(
+                        "It comes down from %s °C and was never melted out: crystals of before are still in it. Up to %s °C first."
+                                .formatted(
+                                        fixed(warmest, 1),
+                                        fixed(at.window.meltOut().least(), 0)))
+                : Optional.empty();
+    }
+
+    private static Optional<String> pace(Looked at, State state, double rate) {
+        double distance = state.distanceKelvin();
+        boolean near = Math.abs(distance) <= NEAR_KELVIN && distance != 0;
+        if (state.step() == Step.COOL && near && rate < -TOO_FAST_COOLING) {
+            return Optional.of("It falls %s K a minute and runs through its window: off the cold, stir."
+                    .formatted(fixed(-rate, 1)));
+        }
+        if ((state.step() == Step.REWARM || state.verdict() == Verdict.TOO_COLD) && near && rate > TOO_FAST_WARMING) {
+            return Optional.of(
+                    "It rises %s K a minute and runs over the top: off the heat, stir.".formatted(fixed(rate, 1)));
+        }
+        if (state.step() == Step.COOL && distance < -TOO_SLOW_OVER_KELVIN && rate > -TOO_SLOW) {
+            return Optional.of(
+                    at.method.rewarms()
+                            ? "It hardly falls: a colder bath or more of it on the slab."
+                            : "It hardly falls: more seed.");
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<String> drifts(Looked at, State state, OptionalDouble rate) {
+        double foot = at.window.work().least();
+        double middle = (foot + at.window.work().greatest()) / 2;
+        boolean cold = state.step() == Step.WORK && state.verdict() == Verdict.TOO_COLD;
+        boolean falls = rate.isPresent() && rate.getAsDouble() < -DRIFTS;
+        boolean drifts = state.verdict() == Verdict.WORKING && falls && state.celsius() - foot <= DRIFTS_WITHIN_KELVIN;
+        if (!cold && !drifts) {
+            return Optional.empty();
+        }
+        double kelvin = middle - state.celsius();
+        String heat = at.heatJoulesPerKelvin > 0
+                ? ", %s kJ: %s s at half power or warm water under it"
+                        .formatted(
+                                fixed(kelvin * at.heatJoulesPerKelvin / 1000, 1),
+                                fixed(kelvin * at.heatJoulesPerKelvin / TemperPlan.BURST_WATTS, 0))
+                : "";
+        return Optional.of("%s: warm it by %s K%s, stirring."
+                .formatted(cold ? "It is below its window" : "It drifts down", fixed(kelvin, 1), heat));
+    }
+}

@@ -1,0 +1,84 @@
+package org.zeststack.core.rehearse;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.simulate.SimulatedBowl;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperPlan;
+import org.zeststack.core.temper.TemperStream;
+import org.zeststack.core.temper.TemperVerdict;
+import org.zeststack.core.temper.TemperWindow;
+
+/** Plans that are followed to the letter temper a simulated bowl, whose physics shares nothing with them. */
+public class BowlHandTest {
+
+    private static final int HOUR = 3600;
+
+    @DataProvider
+    public Object[][] everyPlan() {
+        List<Object[]> all = new ArrayList<>();
+        for (String kind : new String[] {"dark", "milk", "white", "blond", "ruby"}) {
+            for (Method method : Method.values()) {
+                for (Bowl bowl : new Bowl[] {new Bowl(700, Bowl.Material.STEEL), new Bowl(900, Bowl.Material.GLASS)}) {
+                    all.add(new Object[] {kind, method, bowl});
+                }
+            }
+        }
+        return all.toArray(Object[][]::new);
+    }
+
+    private static TemperPlan.Of of(String kind, Bowl bowl) {
+        return new TemperPlan.Of(TemperWindow.of(kind), 1200, 0.35, bowl, 20, true);
+    }
+
+    /** Seconds until the plan is worked through. */
+    private static int through(BowlHand hand) {
+        int second = 0;
+        while (!hand.through() && second < 2 * HOUR) {
+            hand.upTo(second += 5);
+        }
+        assertTrue(hand.through(), "never through; at " + hand.upTo(second).celsius());
+        return second;
+    }
+
+    @Test(dataProvider = "everyPlan")
+    public void tempersToTheLetter(String kind, Method method, Bowl bowl) {
+        TemperWindow window = TemperWindow.of(kind);
+        double middle = (window.work().least() + window.work().greatest()) / 2;
+        BowlHand hand = new BowlHand(method, of(kind, bowl), middle, 3);
+        int second = through(hand);
+        SimulatedBowl after = hand.upTo(second + 360);
+        String seen = "%s by %s: %s °C, %s stable, %s unstable, %s g solid, %s s"
+                .formatted(
+                        kind, method, after.celsius(), after.stable(), after.unstable(), after.piecesGrams(), second);
+        assertTrue(after.tempered(), seen);
+        assertFalse(after.thick(), seen);
+        assertTrue(
+                after.celsius() >= window.work().least() - 0.3
+                        && after.celsius() <= window.work().greatest(),
+                seen);
+        List<TemperVerdict.Reading> readings = new ArrayList<>();
+        for (int s = 0; s <= after.second(); s += 5) {
+            int at = s;
+            hand.readingAt(s).ifPresent(c -> readings.add(new TemperVerdict.Reading(at, c, false)));
+        }
+        TemperVerdict.State judged = TemperStream.of(window, method, readings, TemperStream.UNCERTAIN_KELVIN);
+        assertEquals(judged.verdict(), TemperVerdict.Verdict.WORKING, seen + ": " + judged);
+    }
+
+    @Test
+    public void keptTooWarmItIsLost() {
+        BowlHand hand = new BowlHand(Method.SLAB, of("dark", new Bowl(700, Bowl.Material.STEEL)), 34.5, 3);
+        int second = through(hand);
+        assertFalse(
+                hand.upTo(second + 1500).tempered(),
+                "at " + hand.upTo(second + 1500).celsius());
+    }
+}

@@ -1,0 +1,144 @@
+package org.zeststack.core.temper;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import org.zeststack.core.temper.TemperVerdict.Overrule;
+import org.zeststack.core.temper.TemperVerdict.Reading;
+import org.zeststack.core.temper.TemperVerdict.Step;
+import org.zeststack.core.temper.TemperVerdict.Verdict;
+
+/** What the coach says (common practice, no source). */
+public class CoachTest {
+
+    private static final TemperWindow DARK = TemperWindow.of("dark");
+
+    /** Readings every ten seconds: to some temperatures, then on at a rate. */
+    private static List<Reading> readings(double[] before, double from, double kelvinPerMinute) {
+        List<Reading> all = new ArrayList<>();
+        for (double celsius : before) {
+            all.add(new Reading(all.size() * 60, celsius, false));
+        }
+        double start = all.size() * 60;
+        for (int i = 0; i <= 12; i++) {
+            all.add(new Reading(start + 10 * i, from + kelvinPerMinute * i / 6, false));
+        }
+        return all;
+    }
+
+    private static Coach coach(Method method, List<Reading> readings) {
+        return Coach.of(
+                new Coach.Looked(DARK, method, 1000 * 1.65), readings, TemperVerdict.of(DARK, method, readings));
+    }
+
+    private static String says(Method method, double[] before, double from, double kelvinPerMinute) {
+        return String.join(
+                " ", coach(method, readings(before, from, kelvinPerMinute)).says());
+    }
+
+    @Test
+    public void theRateAndTheMinutesToTheNextWindow() {
+        // ends at 36 °C falling 1 K/min: 4 K above the top of the window
+        Coach coach = coach(Method.SEED, readings(new double[] {46}, 38, -1));
+        near(coach.kelvinPerMinute().orElseThrow(), -1, 1e-9, "rate");
+        near(coach.minutes().orElseThrow(), 4, 1e-9, "minutes to 32 °C");
+        assertEquals(coach.says(), List.of());
+        Coach slab = coach(Method.SLAB, readings(new double[] {46}, 38, -1));
+        near(slab.minutes().orElseThrow(), 8, 1e-9, "a slab goes on to 28 °C");
+    }
+
+    @Test
+    public void oneWildReadingDoesNotTurnTheRate() {
+        List<Reading> wild = readings(new double[] {46}, 38, -1);
+        wild.set(8, new Reading(wild.get(8).seconds(), 45, false));
+        near(coach(Method.SEED, wild).kelvinPerMinute().orElseThrow(), -1, 0.05, "rate");
+    }
+
+    @Test
+    public void aBowlThatGoesAwayHasNoMinutes() {
+        assertTrue(
+                coach(Method.SEED, readings(new double[] {46}, 36, 0.5))
+                        .minutes()
+                        .isEmpty(),
+                "it warms");
+        assertTrue(
+                coach(Method.SEED, readings(new double[] {46}, 36, 0)).minutes().isEmpty(), "it stands");
+        List<Reading> two = List.of(new Reading(0, 46, false), new Reading(60, 45, false));
+        assertTrue(coach(Method.SEED, two).kelvinPerMinute().isEmpty(), "two readings are no rate");
+        List<Reading> close =
+                List.of(new Reading(0, 46, false), new Reading(9, 45, false), new Reading(19, 44.5, false));
+        assertTrue(coach(Method.SEED, close).kelvinPerMinute().isEmpty(), "19 s are no rate");
+    }
+
+    @DataProvider
+    public Object[][] situations() {
+        double[] melted = {46, 40};
+        double[] slab = {46, 38, 27.5};
+        double[] worked = {46, 38, 31.5};
+        return new Object[][] {
+            {"never melted out", Method.SEED, new double[] {43}, 42, -1.0, "never melted out"},
+            {"a wobble of a kelvin is none", Method.SEED, new double[] {43}, 42.5, -0.2, ""},
+            {"a partial melt is never melted out", Method.PARTIAL, new double[] {29}, 28, -0.5, ""},
+            {"runs through its window", Method.BATH, melted, 36, -3.1, "runs through its window"},
+            {"fast, not near yet", Method.BATH, melted, 38, -3.1, ""},
+            {"quick enough", Method.BATH, melted, 35.9, -2.9, ""},
+            {"rises over the top", Method.SLAB, slab, 26, 1.6, "runs over the top"},
+            {"warmed gently", Method.SLAB, slab, 26.4, 1.4, ""},
+            {"a bowl with seed hardly falls", Method.SEED, melted, 37, -0.2, "more seed"},
+            {"a bath hardly cools", Method.BATH, melted, 37, -0.2, "colder bath"},
+            {"slow, but nearly there", Method.SEED, melted, 34, -0.2, ""},
+            {"slow enough", Method.SEED, melted, 37, -0.3, ""},
+            {"drifts down", Method.SEED, worked, 31.2, -0.2, "It drifts down: warm it by 0.2 K"},
+            {"falls from the middle", Method.SEED, worked, 31.9, -0.2, ""},
+            {"stands low", Method.SEED, worked, 30.6, -0.05, ""},
+            {"below its window", Method.SEED, worked, 29.8, 0.0, "below its window: warm it by 1.2 K, 2.0 kJ: 8 s"},
+        };
+    }
+
+    @Test(dataProvider = "situations")
+    public void saysWhatToMend(String what, Method method, double[] before, double from, double rate, String expected) {
+        String says = says(method, before, from, rate);
+        assertTrue(expected.isEmpty() ? says.isEmpty() : says.contains(expected), what + ": " + says);
+    }
+
+    @Test
+    public void aLostBowlIsNotCoached() {
+        assertEquals(says(Method.SEED, new double[] {46, 40, 31}, 34, -0.5), "");
+    }
+
+    @Test
+    public void aStepIsOverruled() {
+        List<Reading> never =
+                List.of(new Reading(0, 43, false), new Reading(60, 38, false), new Reading(120, 31, false));
+        assertEquals(TemperVerdict.of(DARK, Method.SEED, never).verdict(), Verdict.MELTING);
+        TemperVerdict.State cooled = stream(Method.SEED, never, new Overrule(30, Step.COOL));
+        assertEquals(cooled.verdict(), Verdict.WORKING, "melted out, somebody says: the rest is as ever");
+        TemperVerdict.State later = stream(Method.SEED, never, new Overrule(200, Step.WORK));
+        assertEquals(later.verdict(), Verdict.WORKING, "said after the last reading");
+        assertEquals(later.step(), Step.WORK);
+        TemperVerdict.State cold = stream(Method.SLAB, never, new Overrule(200, Step.REWARM));
+        assertEquals(cold.verdict(), Verdict.WORKING, "31 °C in rewarming is worked");
+        TemperVerdict.State two = stream(Method.SEED, never, new Overrule(200, Step.WORK), new Overrule(30, Step.COOL));
+        assertEquals(two.step(), Step.WORK, "in the order of their seconds");
+
+        List<Reading> lost = List.of(
+                new Reading(0, 46, false),
+                new Reading(60, 31, false),
+                new Reading(120, 35, true),
+                new Reading(180, 31.5, false));
+        assertEquals(TemperVerdict.of(DARK, Method.SEED, lost).verdict(), Verdict.LOST);
+        assertEquals(
+                stream(Method.SEED, lost, new Overrule(150, Step.WORK)).verdict(),
+                Verdict.WORKING,
+                "the probe touched the wall, somebody says");
+    }
+
+    private static TemperVerdict.State stream(Method method, List<Reading> readings, Overrule... said) {
+        return TemperStream.of(DARK, method, readings, List.of(said), 0);
+    }
+}
