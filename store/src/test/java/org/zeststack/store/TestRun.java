@@ -43,7 +43,8 @@ public final class TestRun {
                         new FillWindow(35, 39, 43),
                         1,
                         "",
-                        0.0)),
+                        0.0,
+                        "")),
                 53.2,
                 List.of(new RunSheet.FormulaBatch(
                         CARAMEL,

@@ -2,6 +2,7 @@
 
 import { showAlarm, tell } from './alarm.js';
 import { drawCharts } from './chart.js';
+import { photographs } from './photo.js';
 import { flush, newKey, send, waiting } from './queue.js';
 import { fragment, latest, postJson, replaceLive } from './talk.js';
 
@@ -163,6 +164,19 @@ function startSeries(button) {
   });
 }
 
+/** Begins with a dip and writes the minutes when it is set. */
+function timeProof(button) {
+  const since = Number(button.dataset.since ?? 0);
+  if (!since) {
+    button.dataset.since = Date.now();
+    button.textContent = 'It is set';
+    return;
+  }
+  button.closest('form').elements.proofMinutes.value = ((Date.now() - since) / 60000).toFixed(1);
+  delete button.dataset.since;
+  button.textContent = 'Start the timer at the dip';
+}
+
 /** Takes in what was pasted, or the file that was chosen. */
 async function sendLog(form) {
   const [file] = form.querySelector('[type=file]').files;
@@ -181,7 +195,9 @@ document.addEventListener('click', async (event) => {
   if (!button) {
     return;
   }
-  if ('series' in button.dataset) {
+  if ('timer' in button.dataset) {
+    timeProof(button);
+  } else if ('series' in button.dataset) {
     await startSeries(button);
     refresh();
   } else if ('keep' in button.dataset) {
@@ -217,6 +233,7 @@ events.addEventListener('change', refresh);
 /** A clock that runs goes on without anything being written down. */
 setInterval(() => document.querySelector('[data-ticks="true"]') && refresh(), 10000);
 
+photographs(main, () => {});
 showAlarm();
 setClock().catch(() => {});
 flush();

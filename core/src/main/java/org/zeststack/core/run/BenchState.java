@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.zeststack.core.air.AfterCold;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.quantity.InvalidInput;
@@ -104,11 +105,43 @@ public final class BenchState {
                 .reduce((earlier, later) -> later);
     }
 
+    /** Steps that somebody said a bowl is in, against its readings, oldest first. */
+    public List<BenchEntry> overruled(String component) {
+        return of(component, EntryBody.Overruled.class, EntryBody.Overruled::component);
+    }
+
+    /** When water got into a bowl; empty where none did, and where it was planned anew since. */
+    public Optional<Instant> waterIn(String component) {
+        Optional<Instant> in = last(of(component, EntryBody.WaterIn.class, EntryBody.WaterIn::component));
+        Optional<Instant> planned =
+                last(of(component, EntryBody.TemperPlanned.class, EntryBody.TemperPlanned::component));
+        return in.filter(i -> planned.filter(p -> p.isAfter(i)).isEmpty());
+    }
+
+    /** What was left of a bowl, oldest first. */
+    public List<BenchEntry> left(String component) {
+        return of(component, EntryBody.BowlLeft.class, EntryBody.BowlLeft::component);
+    }
+
+    /** What a bowl was fed, oldest first. */
+    public List<BenchEntry> fed(String component) {
+        return of(component, EntryBody.Fed.class, EntryBody.Fed::component);
+    }
+
+    private <B extends EntryBody> List<BenchEntry> of(String component, Class<B> body, Function<B, String> of) {
+        return standing.stream()
+                .filter(e -> body.isInstance(e.body())
+                        && of.apply(body.cast(e.body())).equals(component))
+                .toList();
+    }
+
+    private static Optional<Instant> last(List<BenchEntry> entries) {
+        return entries.stream().map(BenchEntry::at).reduce((earlier, later) -> later);
+    }
+
     /** The last proof of a bowl; empty where none was dipped. */
     public Optional<BenchEntry> proof(String component) {
-        return standing.stream()
-                .filter(e -> e.body() instanceof EntryBody.Proof proof
-                        && proof.component().equals(component))
+        return of(component, EntryBody.Proof.class, EntryBody.Proof::component).stream()
                 .reduce((earlier, later) -> later);
     }
 

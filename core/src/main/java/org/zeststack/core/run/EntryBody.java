@@ -8,8 +8,10 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Feed;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Room;
+import org.zeststack.core.temper.TemperVerdict;
 
 /** What the bench can write down. Entries are only added; a mistake is corrected by another entry. */
 public sealed interface EntryBody {
@@ -257,14 +259,25 @@ public sealed interface EntryBody {
      * @param dull whether it has no gloss
      * @param streaks whether it shows streaks
      * @param mark whether it leaves a mark on the paper
+     * @param setsMinutes within which it must set; 5 where not said
+     * @param photo id of its photograph; null where there is none
      */
-    record Proof(String component, double minutes, Double roomCelsius, boolean dull, boolean streaks, boolean mark)
+    record Proof(
+            String component,
+            double minutes,
+            Double roomCelsius,
+            boolean dull,
+            boolean streaks,
+            boolean mark,
+            Double setsMinutes,
+            Long photo)
             implements EntryBody {
 
         public static final Range MINUTES = new Range(0.5, 60, "min");
 
-        /** It sets within this (common practice, no source). */
-        public static final double SETS_MINUTES = 5;
+        public Proof {
+            setsMinutes = setsMinutes == null ? Double.valueOf(RunSheet.InTemper.COUVERTURE_SETS_MINUTES) : setsMinutes;
+        }
 
         @Override
         public void check(Faults faults) {
@@ -277,7 +290,69 @@ public sealed interface EntryBody {
 
         /** Whether the bowl is in temper by it. */
         public boolean passed() {
-            return minutes <= SETS_MINUTES && !dull && !streaks && !mark;
+            return minutes <= setsMinutes && !dull && !streaks && !mark;
+        }
+    }
+
+    /**
+     * Whoever stands at a bowl says which step it is in, against what its readings say.
+     *
+     * @param component key of what is tempered
+     * @param reason why
+     */
+    record Overruled(String component, TemperVerdict.Step step, String reason) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            if (step == null) {
+                faults.add(Fault.of("overruled", "", "Choose the step that it is in."));
+            }
+            required(faults, "overruleReason", reason);
+            notTooLong(faults, "overruleReason", reason);
+        }
+    }
+
+    /**
+     * Water got into a bowl.
+     *
+     * @param component key of what is tempered
+     */
+    record WaterIn(String component) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+        }
+    }
+
+    /**
+     * A bowl that is worked, put on the scale.
+     *
+     * @param component key of what is tempered
+     * @param grams left in it, without the bowl
+     * @param celsius where it stands; null where nobody read it
+     */
+    record BowlLeft(String component, double grams, Double celsius) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            faults.within("leftGrams", grams, GRAMS);
+            if (celsius != null) {
+                faults.within("leftCelsius", celsius, Feed.IN_BOWL);
+            }
+        }
+    }
+
+    /**
+     * Warm couverture was stirred into a bowl that had thickened.
+     *
+     * @param component key of what is tempered
+     */
+    record Fed(String component, double grams, double celsius) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+            faults.within("fedGrams", grams, GRAMS);
+            faults.within("fedCelsius", celsius, Feed.WARM_CELSIUS);
         }
     }
 

@@ -7,7 +7,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.bar.Technique;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
@@ -101,7 +103,10 @@ public final class RunPlanner {
                 l.window().times(1.0 / perPiece),
                 perPiece,
                 masses.mixed(l),
-                masses.mixedFraction(l));
+                masses.mixedFraction(l),
+                Optional.ofNullable(l.design().handling().technique())
+                        .map(Technique::name)
+                        .orElse(""));
     }
 
     /** Moulds and their turns; slabs, trays and sheets are laid as often as they are needed, and whole. */

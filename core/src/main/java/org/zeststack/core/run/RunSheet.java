@@ -120,6 +120,7 @@ public record RunSheet(
      * @param perPiece cavities that make a piece: 2 where halves are joined
      * @param mixed key of the component that is mixed into it; empty where none
      * @param mixedFraction share of the layer's mass that is that
+     * @param technique how it is brought on, by its name; empty where not said
      */
     public record LayerTarget(
             String key,
@@ -131,9 +132,11 @@ public record RunSheet(
             FillWindow window,
             Integer perPiece,
             String mixed,
-            Double mixedFraction) {
+            Double mixedFraction,
+            String technique) {
 
         public LayerTarget {
+            technique = technique == null ? "" : technique;
             perPiece = perPiece == null ? Integer.valueOf(1) : perPiece;
             mixed = mixed == null ? "" : mixed;
             mixedFraction = mixedFraction == null ? Double.valueOf(0) : mixedFraction;
@@ -377,13 +380,55 @@ public record RunSheet(
      * @param key of the component
      * @param grams in the bowl
      * @param cocoaButterFraction of it; null on older sheets
+     * @param workingGrams that stay behind to work in
+     * @param setsMinutes within which a dip of it sets
      */
-    public record InTemper(String key, String name, TemperWindow window, double grams, Double cocoaButterFraction) {}
+    public record InTemper(
+            String key,
+            String name,
+            TemperWindow window,
+            double grams,
+            Double cocoaButterFraction,
+            double workingGrams,
+            double setsMinutes) {
+
+        /** A dip of couverture sets within this in temper, and one of a softer filling (common practice, no source). */
+        public static final double COUVERTURE_SETS_MINUTES = 5;
+
+        static final double FILLING_SETS_MINUTES = 10;
+    }
+
+    /**
+     * What the rest of a bowl is still good for.
+     *
+     * @param layer what is laid of it
+     * @param pieces that it is enough for
+     */
+    public record Serves(String layer, double gramsAPiece, int pieces) {}
+
+    /** What so many grams in a bowl still serve, layer by layer, when the depth to work in stays behind. */
+    public List<Serves> serves(InTemper bowl, double grams) {
+        double usable = Math.max(0, grams - bowl.workingGrams());
+        return layers.stream()
+                .filter(l -> l.shareOf(bowl.key()) > 0 && l.window().targetGrams() > 0)
+                .map(l -> {
+                    double each = l.shareOf(bowl.key()) * l.window().targetGrams() * l.perPiece();
+                    return new Serves(l.name(), each, (int) Math.floor(usable / each + 1e-9));
+                })
+                .toList();
+    }
 
     /** What is tempered under a key; empty for everything else. */
     public Optional<InTemper> inTemper(String key) {
         Optional<InTemper> couverture = couverture(key).flatMap(c -> c.window()
-                .map(w -> new InTemper(key, c.name(), w, c.meltGrams(), c.cocoaButterFraction())));
+                .map(w -> new InTemper(
+                        key,
+                        c.name(),
+                        w,
+                        c.meltGrams(),
+                        c.cocoaButterFraction(),
+                        c.bowlGrams(),
+                        InTemper.COUVERTURE_SETS_MINUTES)));
         return couverture.or(() -> formula(key)
                 .filter(f -> f.fat() != null
                         && steps.stream()
@@ -395,7 +440,9 @@ public record RunSheet(
                                 f.name(),
                                 w,
                                 f.finishedGrams() / f.batches(),
-                                f.fat().cocoaButter()))));
+                                f.fat().cocoaButter(),
+                                0,
+                                InTemper.FILLING_SETS_MINUTES))));
     }
 
     /** How a formula comes to its finished mass. */

@@ -21,6 +21,10 @@ public enum EntryKind {
     SIGN(EntryBody.Sign.class),
     TEMPER(EntryBody.TemperPlanned.class),
     PROOF(EntryBody.Proof.class),
+    OVERRULED(EntryBody.Overruled.class),
+    WATER(EntryBody.WaterIn.class),
+    LEFT(EntryBody.BowlLeft.class),
+    FED(EntryBody.Fed.class),
     COLD(EntryBody.OutOfCold.class),
     UNDO(EntryBody.Undo.class);
 

@@ -196,7 +196,7 @@ final class TemperCalculators {
         limits.check(faults);
         if (!faults.isEmpty()) {
             throw new InvalidInput(faults.list().stream()
-                    .map(f -> Fault.of("windows/" + f.field(), f.value(), f.message()))
+                    .map(f -> f.at("windows/" + f.field()))
                     .toList());
         }
         return TemperWindow.own(limits);

@@ -3,6 +3,7 @@ package org.zeststack.web.bench;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -171,13 +172,13 @@ class BenchController {
             model.addAttribute("series", series.orElse(null));
             model.addAttribute("desk", desk(sheet, state, s, series, naming).orElse(null));
             model.addAttribute("work", work(run, sheet, state, s).orElse(null));
+            Instant now = clock.instant();
             model.addAttribute(
                     "tempering",
-                    s.kind() == RunSheet.StepKind.TEMPER && sheet.measured()
-                            ? sheet.couverture(s.component())
-                                    .map(c -> TemperWork.of(c, state))
-                                    .orElse(null)
-                            : null);
+                    sheet.inTemper(s.component())
+                            .map(b -> TemperWork.of(sheet, b, state, now))
+                            .orElse(null));
+            model.addAttribute("handling", BowlHandling.of(sheet, s));
         });
     }
 

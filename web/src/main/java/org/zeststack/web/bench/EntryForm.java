@@ -14,8 +14,10 @@ import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.StepEnd;
 import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Feed;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Room;
+import org.zeststack.core.temper.TemperVerdict;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.Saved;
 import org.zeststack.store.bench.EntryKind;
@@ -46,6 +48,10 @@ final class EntryForm {
                     case SIGN -> sign(form, sheet);
                     case TEMPER -> temper(form, sheet);
                     case PROOF -> proof(form, sheet);
+                    case OVERRULED -> overruled(form, sheet);
+                    case WATER -> water(form, sheet);
+                    case LEFT -> left(form, sheet);
+                    case FED -> fed(form, sheet);
                     case COLD -> cold(form, sheet);
                     case SECOND -> second(form, sheet, thermometers);
                     case UNDO -> Optional.of(new EntryBody.Undo());
@@ -99,7 +105,7 @@ final class EntryForm {
     }
 
     private static Optional<EntryBody> temper(FormInput form, RunSheet sheet) {
-        String component = couverture(form, sheet, "method");
+        String component = inTemper(form, sheet, "method");
         Method method = form.choice("method", Method.class);
         Bowl.Material bowl = form.choice("bowl", Bowl.Material.class);
         double grams = form.has("bowlGrams") ? form.number("bowlGrams", Bowl.GRAMS) : 0;
@@ -108,11 +114,40 @@ final class EntryForm {
     }
 
     private static Optional<EntryBody> proof(FormInput form, RunSheet sheet) {
-        String component = couverture(form, sheet, "proofMinutes");
+        String component = inTemper(form, sheet, "proofMinutes");
         double minutes = form.number("proofMinutes", EntryBody.Proof.MINUTES);
         Double room = form.has("proofRoom") ? Double.valueOf(form.celsius("proofRoom", Room.CELSIUS)) : null;
-        return form.build(() ->
-                new EntryBody.Proof(component, minutes, room, form.has("dull"), form.has("streaks"), form.has("mark")));
+        Double sets =
+                sheet.inTemper(component).map(RunSheet.InTemper::setsMinutes).orElse(null);
+        Long photo = form.text("photo").matches("[0-9]{1,15}") ? Long.valueOf(form.text("photo")) : null;
+        return form.build(() -> new EntryBody.Proof(
+                component, minutes, room, form.has("dull"), form.has("streaks"), form.has("mark"), sets, photo));
+    }
+
+    private static Optional<EntryBody> overruled(FormInput form, RunSheet sheet) {
+        String component = inTemper(form, sheet, "overruled");
+        TemperVerdict.Step step = form.choice("overruled", TemperVerdict.Step.class);
+        String reason = form.text("overruleReason").strip();
+        return form.build(() -> new EntryBody.Overruled(component, step, reason));
+    }
+
+    private static Optional<EntryBody> water(FormInput form, RunSheet sheet) {
+        String component = inTemper(form, sheet, "component");
+        return form.build(() -> new EntryBody.WaterIn(component));
+    }
+
+    private static Optional<EntryBody> left(FormInput form, RunSheet sheet) {
+        String component = inTemper(form, sheet, "leftGrams");
+        double grams = form.number("leftGrams", EntryBody.GRAMS);
+        Double celsius = form.has("leftCelsius") ? Double.valueOf(form.celsius("leftCelsius", Feed.IN_BOWL)) : null;
+        return form.build(() -> new EntryBody.BowlLeft(component, grams, celsius));
+    }
+
+    private static Optional<EntryBody> fed(FormInput form, RunSheet sheet) {
+        String component = inTemper(form, sheet, "fedGrams");
+        double grams = form.number("fedGrams", EntryBody.GRAMS);
+        double celsius = form.celsius("fedCelsius", Feed.WARM_CELSIUS);
+        return form.build(() -> new EntryBody.Fed(component, grams, celsius));
     }
 
     /** Air that is too full to lay anything out in is told beside its humidity. */
@@ -130,11 +165,11 @@ final class EntryForm {
         return form.build(() -> new EntryBody.OutOfCold(room, humidity, bars));
     }
 
-    /** Key of a couverture of this run. */
-    private static String couverture(FormInput form, RunSheet sheet, String beside) {
+    /** Key of something that this run tempers. */
+    private static String inTemper(FormInput form, RunSheet sheet, String beside) {
         String component = form.text("component");
-        if (sheet.couverture(component).isEmpty()) {
-            form.add(Fault.of(beside, component, "This run has no such couverture."));
+        if (sheet.inTemper(component).isEmpty()) {
+            form.add(Fault.of(beside, component, "This run tempers no such thing."));
         }
         return component;
     }

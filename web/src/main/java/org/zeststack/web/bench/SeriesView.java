@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.sugar.Learned;
+import org.zeststack.core.temper.Coach;
 import org.zeststack.core.temper.TemperVerdict;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
@@ -18,6 +19,8 @@ import org.zeststack.store.bench.Bench;
  * @param off since when a pot is off the ring
  * @param learned from earlier cooks of what is in a pot
  * @param temper state of a bowl by the method that was chosen; empty for a pot, before the first reading, and where none was
+ * @param window where a bowl is to be; empty for a pot
+ * @param coach what is said to the hands at a bowl; empty where there is no state
  */
 public record SeriesView(
         Bench.Series series,
@@ -28,7 +31,8 @@ public record SeriesView(
         Optional<FollowedPot.Off> off,
         Learned learned,
         Optional<TemperVerdict.State> temper,
-        Optional<TemperWindow> window) {
+        Optional<TemperWindow> window,
+        Optional<Coach> coach) {
 
     /** Whether a bowl is out of temper. */
     public boolean lost() {

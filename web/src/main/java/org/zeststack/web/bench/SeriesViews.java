@@ -15,10 +15,10 @@ import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.Learned;
-import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.Coach;
+import org.zeststack.core.temper.Seed;
 import org.zeststack.core.temper.TemperStream;
 import org.zeststack.core.temper.TemperVerdict;
-import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
 
@@ -82,17 +82,20 @@ public class SeriesViews {
                     pot.get().off(),
                     pot.get().learned(),
                     Optional.empty(),
+                    Optional.empty(),
                     Optional.empty());
         }
         Optional<Double> last = readings.isEmpty()
                 ? Optional.empty()
                 : Optional.of(readings.get(readings.size() - 1).celsius());
-        Optional<TemperWindow> window = sheet.couverture(series.component()).flatMap(RunSheet.CouvertureBatch::window);
-        Optional<Method> method = state.temperPlanned(series.component()).map(EntryBody.TemperPlanned::method);
+        Optional<RunSheet.InTemper> bowl = sheet.inTemper(series.component());
+        Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(series.component());
+        List<TemperVerdict.Reading> celsius = temperatures(series, sheet.thermometer(), readings);
         Optional<TemperVerdict.State> temper = readings.isEmpty()
                 ? Optional.empty()
-                : window.flatMap(w -> method.map(m -> TemperStream.of(
-                        w, m, temperatures(series, sheet.thermometer(), readings), TemperStream.UNCERTAIN_KELVIN)));
+                : bowl.flatMap(b -> planned.map(p -> TemperStream.of(
+                        b.window(), p.method(), celsius, overruled(series, state), TemperStream.UNCERTAIN_KELVIN)));
+        Optional<Coach> coach = temper.map(t -> Coach.of(looked(bowl.get(), planned.get()), celsius, t));
         return new SeriesView(
                 series,
                 readings.size(),
@@ -102,7 +105,23 @@ public class SeriesViews {
                 Optional.empty(),
                 Learned.NOTHING,
                 temper,
-                window);
+                bowl.map(RunSheet.InTemper::window),
+                coach);
+    }
+
+    private static Coach.Looked looked(RunSheet.InTemper bowl, EntryBody.TemperPlanned planned) {
+        return new Coach.Looked(
+                bowl.window(),
+                planned.method(),
+                planned.emptyBowl().joulesPerKelvin() + Seed.liquidJoulesPerKelvin(bowl.grams()));
+    }
+
+    private static List<TemperVerdict.Overrule> overruled(Bench.Series series, BenchState state) {
+        return state.overruled(series.component()).stream()
+                .filter(e -> !e.at().isBefore(series.startedAt()))
+                .map(e ->
+                        new TemperVerdict.Overrule(series.ownSeconds(e.at()), ((EntryBody.Overruled) e.body()).step()))
+                .toList();
     }
 
     /** The pot of a series, up to date; empty for a bowl. */
@@ -153,7 +172,7 @@ public class SeriesViews {
         if (pot == null) {
             RunSheet sheet = sheets.apply(series.run());
             Optional<RunSheet.FormulaBatch> batch =
-                    sheet.pot(series.component()).filter(RunSheet.FormulaBatch::cooked);
+                    sheet.pot(series.component()).filter(b -> b.cooked() && series.kind() == Bench.SeriesKind.COOK);
             batch.ifPresent(b -> pots.put(series.key(), new FollowedPot(series, sheet, b, lessons.of(series, b))));
             pot = batch.isPresent() ? pots.get(series.key()) : null;
         }

@@ -22,6 +22,7 @@ import org.zeststack.core.run.RunSheet.StepKind;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;

@@ -21,6 +21,7 @@ import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.web.form.FormInput;
 
 /** Fields of an ingredient's form: to text and back. */

@@ -103,6 +103,11 @@ public final class Show {
         return Numbers.fixed(kelvin, 1) + THIN + "K";
     }
 
+    /** A rate with its sign. */
+    public String kelvinPerMinute(double rate) {
+        return (rate < 0 ? "−" : "+") + Numbers.fixed(Math.abs(rate), 1) + THIN + "K/min";
+    }
+
     public String kpa(double kpa) {
         return Numbers.fixed(kpa, 2) + THIN + "kPa";
     }
