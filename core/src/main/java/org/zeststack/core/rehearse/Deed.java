@@ -21,6 +21,24 @@ public record Deed(double second, What what, int pot, double amount) {
         /** The whisk is set to a share of its speed. */
         WHISK,
         /** What is in the pot is poured onto the whites. */
-        POUR
+        POUR,
+        /** The bowl is warmed: 1 to melt, a tenth gently. */
+        HEAT,
+        /** A burst at half power. */
+        BURST,
+        /** From 0, left alone, to 1. */
+        STIR,
+        /** Grams of grated seed. */
+        SEED,
+        /** What is solid comes out. */
+        LIFT,
+        /** The bowl is set over ice water, or with 0 taken off it. */
+        BATH,
+        /** Two thirds are poured on the slab. */
+        SLAB,
+        /** They come back into the bowl. */
+        BACK,
+        /** A dip on paper. */
+        PROOF
     }
 }

@@ -15,7 +15,7 @@ import org.zeststack.core.sugar.CookProgress.MinutesLeft;
  * A cook to practise on. The pots are simulated and hide something; what hands do is taken in order of time, and when all is done it is
  * marked, each mark with its reason.
  */
-public final class Rehearsal {
+public final class Rehearsal implements Practice {
 
     /** Whites at soft peaks: the share of the whisking that they need, from which and to which (common practice, no source). */
     private static final double SOFT = 0.9;
@@ -47,9 +47,6 @@ public final class Rehearsal {
             OptionalDouble reading,
             double stopReading,
             Optional<MinutesLeft> minutes) {}
-
-    /** What was looked at, whether it was right, and why. */
-    public record Mark(String what, boolean good, String reason) {}
 
     private final Scenario scenario;
     private final List<RehearsedPot> pots = new ArrayList<>();
@@ -83,11 +80,22 @@ public final class Rehearsal {
         return scenario;
     }
 
+    @Override
+    public String title() {
+        return scenario.title();
+    }
+
+    @Override
+    public String task() {
+        return scenario.task();
+    }
+
     /**
      * Lets time pass to a second of its own; what lies before the last one is that one.
      *
      * @return whether it was over by then
      */
+    @Override
     public boolean upTo(double second) {
         if (!over()) {
             double to = Math.max(now, second);
@@ -99,6 +107,7 @@ public final class Rehearsal {
     }
 
     /** Somebody does something, not before the last deed; nothing once it is over, and nothing that this one does not have. */
+    @Override
     public void does(Deed deed) {
         boolean pot = deed.pot() >= 0 && deed.pot() < pots.size();
         if (over() || !pot || !Double.isFinite(deed.amount())) {
@@ -113,6 +122,9 @@ public final class Rehearsal {
             case CHECK -> check();
             case WHISK -> whiskSpeed = scenario.whisks() ? Math.max(0, Math.min(1, deed.amount())) : 0;
             case POUR -> join(of);
+            default -> {
+                return;
+            }
         }
         deeds.add(new Deed(now, deed.what(), deed.pot(), deed.amount()));
     }
@@ -138,15 +150,18 @@ public final class Rehearsal {
     }
 
     /** Whether all is done: the pots are in, or where nothing is joined, off. */
+    @Override
     public boolean over() {
         return ended || scenario.whisks() && pots.stream().noneMatch(p -> Double.isNaN(p.inAt()));
     }
 
     /** Whoever rehearses says that it is done. */
+    @Override
     public void end() {
         ended = true;
     }
 
+    @Override
     public double minutes() {
         return now / 60;
     }
@@ -191,6 +206,7 @@ public final class Rehearsal {
     }
 
     /** What is said of it once it is over. */
+    @Override
     public List<Mark> marks() {
         List<Mark> marks = new ArrayList<>();
         pots.forEach(p -> marks.add(stop(p)));

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
@@ -401,7 +402,7 @@ public record RunSheet(
     /**
      * What the rest of a bowl is still good for.
      *
-     * @param layer what is laid of it
+     * @param layer kind of the layer that is laid of it
      * @param pieces that it is enough for
      */
     public record Serves(String layer, double gramsAPiece, int pieces) {}
@@ -413,7 +414,8 @@ public record RunSheet(
                 .filter(l -> l.shareOf(bowl.key()) > 0 && l.window().targetGrams() > 0)
                 .map(l -> {
                     double each = l.shareOf(bowl.key()) * l.window().targetGrams() * l.perPiece();
-                    return new Serves(l.name(), each, (int) Math.floor(usable / each + 1e-9));
+                    return new Serves(
+                            LayerKind.valueOf(l.kind()).words(), each, (int) Math.floor(usable / each + 1e-9));
                 })
                 .toList();
     }

@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.rehearse.Deed.What;
-import org.zeststack.core.rehearse.Rehearsal.Mark;
+import org.zeststack.core.rehearse.Practice.Mark;
 import org.zeststack.core.rehearse.Rehearsal.SeenPot;
 
 /** Rehearsals: who looks for what is hidden does well, who does not is told what it was. */

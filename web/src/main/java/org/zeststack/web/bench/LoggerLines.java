@@ -2,10 +2,13 @@ package org.zeststack.web.bench;
 
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.zeststack.core.quantity.AmountText;
@@ -18,7 +21,7 @@ import org.zeststack.store.bench.Bench;
  * Reads the lines of a logger: a moment and a temperature, parted by a comma, semicolon or tab. The moment is in seconds from the first
  * reading of the cook, or a date and time with its zone. A first line of words is taken for the head. The same line twice counts once.
  */
-final class LoggerLines {
+public final class LoggerLines {
 
     static final int MOST_LINES = 10_000;
 
@@ -56,6 +59,15 @@ final class LoggerLines {
             faults.add(Fault.of("text", "", "There is no reading below the head."));
         }
         return readings;
+    }
+
+    /** Temperatures by second from the first line on, with no cook to belong to. */
+    public static Map<Double, Double> celsiusBySecond(String text, Faults faults) {
+        List<Bench.Reading> readings = read(text, Instant.EPOCH, Instant.MAX.minus(Duration.ofDays(1)), faults);
+        Map<Double, Double> celsius = new LinkedHashMap<>();
+        Instant first = readings.isEmpty() ? Instant.EPOCH : readings.get(0).at();
+        readings.forEach(r -> celsius.put(Duration.between(first, r.at()).toMillis() / 1000.0, r.celsius()));
+        return celsius;
     }
 
     private static boolean head(String line) {

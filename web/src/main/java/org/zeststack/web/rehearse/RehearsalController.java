@@ -12,19 +12,22 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.zeststack.core.rehearse.BowlRehearsal;
+import org.zeststack.core.rehearse.BowlScenario;
 import org.zeststack.core.rehearse.Deed;
-import org.zeststack.core.rehearse.Rehearsal;
+import org.zeststack.core.rehearse.Practice;
 import org.zeststack.core.rehearse.Scenario;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
-/** Pages to rehearse a cook on. */
+/** Pages to rehearse a cook or a bowl on. */
 @Page
 class RehearsalController {
 
     /** What a button says: what is done, and how much. */
-    private static final Pattern DEED = Pattern.compile("(RING|OFF|WATER|CHECK|WHISK|POUR):([0-9]{1,3}(?:\\.[0-9])?)");
+    private static final Pattern DEED = Pattern.compile(
+            "(RING|OFF|WATER|CHECK|WHISK|POUR|HEAT|BURST|STIR|SEED|LIFT|BATH|SLAB|BACK|PROOF):([0-9]{1,3}(?:\\.[0-9])?)");
 
     private final Rehearsals rehearsals;
 
@@ -35,11 +38,17 @@ class RehearsalController {
     @GetMapping("/rehearse")
     String list(Model model) {
         model.addAttribute("scenarios", Scenario.values());
+        model.addAttribute("bowls", BowlScenario.values());
         return "rehearse/list";
     }
 
     @PostMapping("/rehearse")
     String begin(@RequestParam Scenario scenario, @AuthenticationPrincipal SignedIn me) {
+        return "redirect:/rehearse/" + rehearsals.begin(scenario, me.name());
+    }
+
+    @PostMapping("/rehearse/bowl")
+    String beginBowl(@RequestParam BowlScenario scenario, @AuthenticationPrincipal SignedIn me) {
         return "redirect:/rehearse/" + rehearsals.begin(scenario, me.name());
     }
 
@@ -75,10 +84,12 @@ class RehearsalController {
         return shown(id, rehearsals.end(id, me.name()), model, "redirect:/rehearse/" + id);
     }
 
-    private static String shown(UUID id, Optional<Rehearsal> found, Model model, String view) {
+    private static String shown(UUID id, Optional<Practice> found, Model model, String view) {
         model.addAttribute("id", id);
         model.addAttribute("speed", Rehearsals.SPEED);
-        model.addAttribute("r", found.orElseThrow(() -> Trouble.missing("This rehearsal")));
+        Practice practice = found.orElseThrow(() -> Trouble.missing("This rehearsal"));
+        model.addAttribute("r", practice);
+        model.addAttribute("bowl", practice instanceof BowlRehearsal);
         return view;
     }
 }

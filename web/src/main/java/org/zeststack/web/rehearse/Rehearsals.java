@@ -10,7 +10,10 @@ import java.util.UUID;
 import java.util.concurrent.ThreadLocalRandom;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.rehearse.BowlRehearsal;
+import org.zeststack.core.rehearse.BowlScenario;
 import org.zeststack.core.rehearse.Deed;
+import org.zeststack.core.rehearse.Practice;
 import org.zeststack.core.rehearse.Rehearsal;
 import org.zeststack.core.rehearse.Scenario;
 
@@ -24,7 +27,7 @@ class Rehearsals {
     private static final int MOST = 50;
 
     /** A rehearsal and whose it is. */
-    record Going(Rehearsal rehearsal, String whose, Instant since) {}
+    record Going(Practice rehearsal, String whose, Instant since) {}
 
     private final Clock clock;
     private final Map<UUID, Going> going = new LinkedHashMap<>(16, 0.75f, true) {
@@ -38,15 +41,26 @@ class Rehearsals {
         this.clock = clock;
     }
 
-    synchronized UUID begin(Scenario scenario, String whose) {
+    UUID begin(Scenario scenario, String whose) {
+        return begin(new Rehearsal(scenario, hidden()), whose);
+    }
+
+    UUID begin(BowlScenario scenario, String whose) {
+        return begin(new BowlRehearsal(scenario, hidden()), whose);
+    }
+
+    private synchronized UUID begin(Practice practice, String whose) {
         UUID id = UUID.randomUUID();
-        long seed = ThreadLocalRandom.current().nextLong(1_000_000);
-        going.put(id, new Going(new Rehearsal(scenario, seed), whose, clock.instant()));
+        going.put(id, new Going(practice, whose, clock.instant()));
         return id;
     }
 
+    private static long hidden() {
+        return ThreadLocalRandom.current().nextLong(1_000_000);
+    }
+
     /** A rehearsal as it stands now; empty where there is none of that name that is this person's. */
-    synchronized Optional<Rehearsal> now(UUID id, String whose) {
+    synchronized Optional<Practice> now(UUID id, String whose) {
         return find(id, whose).map(g -> {
             g.rehearsal().upTo(seconds(g));
             return g.rehearsal();
@@ -54,19 +68,19 @@ class Rehearsals {
     }
 
     /** Does something to it now. */
-    synchronized Optional<Rehearsal> does(UUID id, String whose, Deed.What what, int pot, double amount) {
+    synchronized Optional<Practice> does(UUID id, String whose, Deed.What what, int pot, double amount) {
         return then(id, whose, g -> g.rehearsal().does(new Deed(seconds(g), what, pot, amount)));
     }
 
     /** Ends it. */
-    synchronized Optional<Rehearsal> end(UUID id, String whose) {
+    synchronized Optional<Practice> end(UUID id, String whose) {
         return then(id, whose, g -> {
             g.rehearsal().upTo(seconds(g));
             g.rehearsal().end();
         });
     }
 
-    private Optional<Rehearsal> then(UUID id, String whose, Consumer<Going> what) {
+    private Optional<Practice> then(UUID id, String whose, Consumer<Going> what) {
         Optional<Going> found = find(id, whose);
         found.ifPresent(what);
         return found.map(Going::rehearsal);

@@ -1,2 +1,2 @@
-/** Practice at simulated pots. Nothing of it is kept. */
+/** Practice at simulated pots and bowls. Nothing of it is kept. */
 package org.zeststack.web.rehearse;

@@ -90,6 +90,7 @@ class SecurityConfiguration {
                                 "/formulas/*/act",
                                 "/rehearse",
                                 "/rehearse/**",
+                                "/temper/curve",
                                 "/sign-out")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/**")
