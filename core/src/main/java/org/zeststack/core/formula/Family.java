@@ -30,6 +30,7 @@ public enum Family {
     FONDANT("Fondant or syrup", "white", Kind.FONDANT),
     INCLUSION("Inclusion mix", "crunch", Kind.DRY),
     COATING_MIX("Coating mix with grain", "crunch", Kind.COATING),
+    COLOUR("Coloured butter, mixed", "coloured", Kind.OTHER),
     OTHER("Other filling", "crunch", Kind.OTHER);
 
     /** Families that share their judgements. */

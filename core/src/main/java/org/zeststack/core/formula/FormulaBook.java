@@ -112,7 +112,9 @@ public final class FormulaBook {
                 makeup.liquidFatFraction() * panel.fat(),
                 makeup.sodiumPer100Grams(),
                 "",
-                new Nature(Nature.Kind.PLAIN, makeup.risks()),
+                new Nature(
+                        named.formula().family() == Family.COLOUR ? Nature.Kind.COLOURED_BUTTER : Nature.Kind.PLAIN,
+                        makeup.risks()),
                 balance.densityGramsPerMl(),
                 balance.bulk(),
                 0,

@@ -6,8 +6,8 @@ import org.zeststack.core.quantity.Range;
 /**
  * How long a layer of couverture in temper takes to set in some air.
  *
- * <p>t = ρ d / (n h) · (c ln((T₀ − T_a)/(T_e − T_a)) + L w x / (T_m − T_a)): what it holds goes by Newton's law, and what crystallises,
- * a share x of its cocoa butter w, at its crystals' own temperature T_m halfway. ρ = 1270 kg/m³, c and L as for {@link Seed}, n faces that
+ * <p>t = ρ d / (n h) · (c ln((T₀ − T_a)/(T_e − T_a)) + L w x g / (T_m − T_a)): what it holds goes by Newton's law, and what crystallises,
+ * a share x of its cocoa butter w, on the way to set, of which g is gone, at the middle T_m of the way. ρ = 1270 kg/m³, c and L as for {@link Seed}, n faces that
  * the air reaches (handbook values, from memory; x and h are our own choice).
  */
 public final class Setting {
@@ -78,7 +78,9 @@ public final class Setting {
         double conducts = layer.faces * where.wattsPerSquareMetre;
         double middle = (from + untilCelsius) / 2;
         double falls = Seed.SOLID * Math.log((from - airCelsius) / (untilCelsius - airCelsius));
-        double sets = Seed.LATENT * layer.cocoaButterFraction * CRYSTALLISES / (middle - airCelsius);
+        double gone = (from - untilCelsius)
+                / (from - Thickness.SET.celsius(layer.window).greatest());
+        double sets = Seed.LATENT * layer.cocoaButterFraction * CRYSTALLISES * gone / (middle - airCelsius);
         return gramsPerSquareMetre * (falls + sets) / conducts / MINUTE;
     }
 

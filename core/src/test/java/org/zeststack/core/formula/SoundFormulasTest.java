@@ -121,6 +121,7 @@ public class SoundFormulasTest {
             {Family.FONDANT, 117.0, "sugar 800, glucose-syrup-42 160, water 250", 7.0, 16.0, 1.30, 1.55},
             {Family.INCLUSION, null, "almond-roasted 100, cranberry-dried 60, pumpkin-seed 60", 2.0, 8.0, 1.05, 1.40},
             {Family.COATING_MIX, null, "couverture-milk-38 400, rice-crisped 60", 0.5, 2.0, 0.60, 0.90},
+            {Family.COLOUR, null, "coloured-butter-red 30, coloured-butter-white 10", 0.0, 0.5, 0.85, 1.0},
             {Family.OTHER, null, "dulce-de-leche 200", 20.0, 32.0, 1.10, 1.40},
         };
     }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -344,7 +345,10 @@ class BowlController {
     String order(@RequestParam(name = "of", required = false) List<String> of, Model model) {
         List<Couverture> all = couvertures.all();
         List<Couverture> wanted = of == null
-                ? all
+                ? List.copyOf(all.stream()
+                        .collect(Collectors.toMap(
+                                c -> c.window().kind(), c -> c, (first, later) -> first, LinkedHashMap::new))
+                        .values())
                 : all.stream().filter(c -> of.contains(c.slug())).toList();
         model.addAttribute("wanted", wanted.stream().map(Couverture::slug).toList());
         model.addAttribute(
