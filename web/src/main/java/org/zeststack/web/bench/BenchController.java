@@ -175,7 +175,11 @@ class BenchController {
             Instant now = clock.instant();
             model.addAttribute(
                     "tempering",
-                    sheet.inTemper(s.component())
+                    sheet.inTemper(
+                                    s.component().isEmpty()
+                                            ? layer.map(RunSheet.LayerTarget::component)
+                                                    .orElse("")
+                                            : s.component())
                             .map(b -> TemperWork.of(sheet, b, state, now))
                             .orElse(null));
             model.addAttribute("handling", BowlHandling.of(sheet, s));
