@@ -68,7 +68,12 @@ public final class BowlHand {
         this.kg = of.grams() / 1000;
         bowl = new SimulatedBowl(
                 new SimulatedBowl.Filling(
-                        of.window().kind(), plan.meltGrams(), of.cocoaButterFraction(), of.roomCelsius(), true),
+                        window.kind(),
+                        plan.meltGrams(),
+                        of.cocoaButterFraction(),
+                        of.roomCelsius(),
+                        true,
+                        window.softerKelvin()),
                 place(of.bowl(), of.roomCelsius()),
                 seed);
         bowl.does(new SimulatedBowl.Stir(1));

@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import org.zeststack.core.air.AfterCold;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.quantity.InvalidInput;
@@ -97,42 +96,43 @@ public final class BenchState {
 
     /** How a bowl is brought into temper, by what was said last; empty where nobody said. */
     public Optional<EntryBody.TemperPlanned> temperPlanned(String component) {
-        return standing.stream()
-                .map(BenchEntry::body)
-                .filter(b -> b instanceof EntryBody.TemperPlanned planned
-                        && planned.component().equals(component))
-                .map(EntryBody.TemperPlanned.class::cast)
+        return bowl(component, EntryBody.TemperPlanned.class).stream()
+                .map(e -> (EntryBody.TemperPlanned) e.body())
                 .reduce((earlier, later) -> later);
     }
 
     /** Steps that somebody said a bowl is in, against its readings, oldest first. */
     public List<BenchEntry> overruled(String component) {
-        return of(component, EntryBody.Overruled.class, EntryBody.Overruled::component);
+        return bowl(component, EntryBody.Overruled.class);
     }
 
     /** When water got into a bowl; empty where none did, and where it was planned anew since. */
     public Optional<Instant> waterIn(String component) {
-        Optional<Instant> in = last(of(component, EntryBody.WaterIn.class, EntryBody.WaterIn::component));
-        Optional<Instant> planned =
-                last(of(component, EntryBody.TemperPlanned.class, EntryBody.TemperPlanned::component));
+        Optional<Instant> in = last(bowl(component, EntryBody.WaterIn.class));
+        Optional<Instant> planned = last(bowl(component, EntryBody.TemperPlanned.class));
         return in.filter(i -> planned.filter(p -> p.isAfter(i)).isEmpty());
     }
 
     /** What was left of a bowl, oldest first. */
     public List<BenchEntry> left(String component) {
-        return of(component, EntryBody.BowlLeft.class, EntryBody.BowlLeft::component);
+        return bowl(component, EntryBody.BowlLeft.class);
     }
 
     /** What a bowl was fed, oldest first. */
     public List<BenchEntry> fed(String component) {
-        return of(component, EntryBody.Fed.class, EntryBody.Fed::component);
+        return bowl(component, EntryBody.Fed.class);
     }
 
-    private <B extends EntryBody> List<BenchEntry> of(String component, Class<B> body, Function<B, String> of) {
+    /** Everything written down of one bowl, oldest first. */
+    public List<BenchEntry> bowl(String component) {
         return standing.stream()
-                .filter(e -> body.isInstance(e.body())
-                        && of.apply(body.cast(e.body())).equals(component))
+                .filter(e -> e.body() instanceof EntryBody.OfBowl of
+                        && of.component().equals(component))
                 .toList();
+    }
+
+    private List<BenchEntry> bowl(String component, Class<? extends EntryBody.OfBowl> body) {
+        return bowl(component).stream().filter(e -> body.isInstance(e.body())).toList();
     }
 
     private static Optional<Instant> last(List<BenchEntry> entries) {
@@ -141,8 +141,7 @@ public final class BenchState {
 
     /** The last proof of a bowl; empty where none was dipped. */
     public Optional<BenchEntry> proof(String component) {
-        return of(component, EntryBody.Proof.class, EntryBody.Proof::component).stream()
-                .reduce((earlier, later) -> later);
+        return bowl(component, EntryBody.Proof.class).stream().reduce((earlier, later) -> later);
     }
 
     /** What bars that come out of the cold do in the room that was read last; empty where nobody read it, or its air is too full to say. */

@@ -1,5 +1,6 @@
 package org.zeststack.core.run;
 
+import java.util.Optional;
 import org.zeststack.core.air.AfterCold;
 import org.zeststack.core.air.DewPoint;
 import org.zeststack.core.formula.Finish;
@@ -19,6 +20,12 @@ public sealed interface EntryBody {
     Range GRAMS = new Range(0.01, 1_000_000, "g");
     Range PIECES = new Range(1, 100_000, "pieces");
     int LONGEST_TEXT = 2000;
+
+    /** Something about a bowl that is tempered. */
+    sealed interface OfBowl extends EntryBody {
+        /** Key of what is tempered. */
+        String component();
+    }
 
     /** Checks the body on its own. */
     void check(Faults faults);
@@ -228,9 +235,16 @@ public sealed interface EntryBody {
      * @param component key of the couverture
      * @param bowlGrams the empty bowl; 0 where it is not reckoned with
      * @param roomCelsius where seed and pieces stand
+     * @param humidityPercent of the room; null where nobody read it
      */
-    record TemperPlanned(String component, Method method, double bowlGrams, Bowl.Material bowl, double roomCelsius)
-            implements EntryBody {
+    record TemperPlanned(
+            String component,
+            Method method,
+            double bowlGrams,
+            Bowl.Material bowl,
+            double roomCelsius,
+            Double humidityPercent)
+            implements OfBowl {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);
@@ -242,6 +256,14 @@ public sealed interface EntryBody {
             }
             faults.within("bowlGrams", bowlGrams, Bowl.GRAMS);
             Room.check(faults, "seedCelsius", roomCelsius);
+            if (humidityPercent != null) {
+                faults.within("roomHumidity", humidityPercent, DewPoint.RELATIVE_HUMIDITY_PERCENT);
+            }
+        }
+
+        /** Whatever in the room is colder than this sweats, °C; empty where its humidity is not known. */
+        public Optional<Double> dewPointCelsius() {
+            return Optional.ofNullable(humidityPercent).map(h -> DewPoint.celsius(roomCelsius, h));
         }
 
         /** The bowl that it stands in. */
@@ -271,7 +293,7 @@ public sealed interface EntryBody {
             boolean mark,
             Double setsMinutes,
             Long photo)
-            implements EntryBody {
+            implements OfBowl {
 
         public static final Range MINUTES = new Range(0.5, 60, "min");
 
@@ -300,7 +322,7 @@ public sealed interface EntryBody {
      * @param component key of what is tempered
      * @param reason why
      */
-    record Overruled(String component, TemperVerdict.Step step, String reason) implements EntryBody {
+    record Overruled(String component, TemperVerdict.Step step, String reason) implements OfBowl {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);
@@ -317,7 +339,7 @@ public sealed interface EntryBody {
      *
      * @param component key of what is tempered
      */
-    record WaterIn(String component) implements EntryBody {
+    record WaterIn(String component) implements OfBowl {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);
@@ -331,7 +353,7 @@ public sealed interface EntryBody {
      * @param grams left in it, without the bowl
      * @param celsius where it stands; null where nobody read it
      */
-    record BowlLeft(String component, double grams, Double celsius) implements EntryBody {
+    record BowlLeft(String component, double grams, Double celsius) implements OfBowl {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);
@@ -347,7 +369,7 @@ public sealed interface EntryBody {
      *
      * @param component key of what is tempered
      */
-    record Fed(String component, double grams, double celsius) implements EntryBody {
+    record Fed(String component, double grams, double celsius) implements OfBowl {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);

@@ -74,8 +74,16 @@ public final class SimulatedBowl {
      *
      * @param kind of couverture: dark, milk, white, blond or ruby
      * @param solid whether it lies there in pieces; else it is melted, without a crystal
+     * @param softerKelvin how much lower than usual for the kind its crystals melt
      */
-    public record Filling(String kind, double grams, double cocoaButterFraction, double celsius, boolean solid) {}
+    public record Filling(
+            String kind, double grams, double cocoaButterFraction, double celsius, boolean solid, double softerKelvin) {
+
+        /** One whose crystals melt where they usually do. */
+        public Filling(String kind, double grams, double cocoaButterFraction, double celsius, boolean solid) {
+            this(kind, grams, cocoaButterFraction, celsius, solid, 0);
+        }
+    }
 
     /**
      * What it is in and where.
@@ -117,6 +125,10 @@ public final class SimulatedBowl {
 
     /** Where crystals melt, and how far below the stable ones' melting point a bowl is worked. */
     private record Fat(double unstable, double stable, double lastsKelvin) {
+        private Fat softer(double kelvin) {
+            return new Fat(unstable - kelvin, stable - kelvin, lastsKelvin);
+        }
+
         private static Fat of(String kind) {
             return CsvTable.load(SimulatedBowl.class, "fats.csv").rows().stream()
                     .filter(r -> r.text("kind").equals(kind))
@@ -227,7 +239,7 @@ public final class SimulatedBowl {
      */
     public SimulatedBowl(Filling filling, Place place, long seed) {
         this.butter = filling.cocoaButterFraction;
-        this.fat = Fat.of(filling.kind);
+        this.fat = Fat.of(filling.kind).softer(filling.softerKelvin);
         this.place = place;
         this.seed = seed;
         bowl.grams = filling.solid ? 1 : filling.grams;

@@ -143,7 +143,12 @@ public record TemperWindow(String kind, Range meltOut, Range coolTo, Range work)
         double lower = SOFTER_KELVIN * share;
         TemperWindow dark = of("dark");
         return Optional.of(new TemperWindow(
-                "filling", lowered(dark.meltOut, 0), lowered(dark.coolTo, lower), lowered(dark.work, lower)));
+                dark.kind, lowered(dark.meltOut, 0), lowered(dark.coolTo, lower), lowered(dark.work, lower)));
+    }
+
+    /** How much lower it is worked than is usual for its kind, K: other fat softens it; not below 0. */
+    public double softerKelvin() {
+        return Math.max(0, of(kind).work.least() - work.least());
     }
 
     private static Range lowered(Range range, double kelvin) {

@@ -73,6 +73,22 @@ public class BowlHandTest {
         assertEquals(judged.verdict(), TemperVerdict.Verdict.WORKING, seen + ": " + judged);
     }
 
+    /** A nut filling whose fat is four tenths of nut oil, worked below 30 °C. */
+    @Test
+    public void aFillingIsTemperedByItsOwnWindows() {
+        TemperWindow window = TemperWindow.byFat(60, 40).orElseThrow();
+        assertEquals(window.softerKelvin(), 4, 1e-9);
+        for (Method method : List.of(Method.SLAB, Method.BATH)) {
+            BowlHand hand = new BowlHand(
+                    method,
+                    new TemperPlan.Of(window, 900, 0.2, new Bowl(500, Bowl.Material.STEEL), 20, true),
+                    (window.work().least() + window.work().greatest()) / 2,
+                    5);
+            SimulatedBowl after = hand.upTo(through(hand) + 360);
+            assertTrue(after.tempered(), method + " at " + after.celsius() + ": " + after.stable());
+        }
+    }
+
     @Test
     public void keptTooWarmItIsLost() {
         BowlHand hand = new BowlHand(Method.SLAB, of("dark", new Bowl(700, Bowl.Material.STEEL)), 34.5, 3);

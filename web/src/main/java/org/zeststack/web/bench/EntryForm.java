@@ -110,7 +110,10 @@ final class EntryForm {
         Bowl.Material bowl = form.choice("bowl", Bowl.Material.class);
         double grams = form.has("bowlGrams") ? form.number("bowlGrams", Bowl.GRAMS) : 0;
         double seed = form.celsius("seedCelsius", Room.CELSIUS);
-        return form.build(() -> new EntryBody.TemperPlanned(component, method, grams, bowl, seed));
+        Double humidity = form.has("roomHumidity")
+                ? Double.valueOf(form.number("roomHumidity", DewPoint.RELATIVE_HUMIDITY_PERCENT))
+                : null;
+        return form.build(() -> new EntryBody.TemperPlanned(component, method, grams, bowl, seed, humidity));
     }
 
     private static Optional<EntryBody> proof(FormInput form, RunSheet sheet) {

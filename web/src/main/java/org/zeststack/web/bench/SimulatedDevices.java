@@ -182,19 +182,19 @@ class SimulatedDevices {
 
     /** A hand that follows the method that was chosen, of a bowl that nobody chose one for a usual one; too warm in the end if so said. */
     private BowlHand hand(RunSheet sheet, Bench.Series series) {
-        RunSheet.CouvertureBatch batch = sheet.couverture(series.component()).orElseThrow();
-        TemperWindow window = batch.window().orElseThrow();
+        RunSheet.InTemper bowl = sheet.inTemper(series.component()).orElseThrow();
+        TemperWindow window = bowl.window();
         Optional<EntryBody.TemperPlanned> planned =
                 BenchState.of(sheet, bench.entries(series.run())).temperPlanned(series.component());
         double end = Device.valueOf(series.simulation()) == Device.WARM_BOWL
                 ? window.work().greatest() + TOO_WARM_KELVIN
                 : (window.work().least() + window.work().greatest()) / 2;
-        double butter = batch.cocoaButterFraction() == null ? USUAL_BUTTER : batch.cocoaButterFraction();
+        double butter = bowl.cocoaButterFraction() == null ? USUAL_BUTTER : bowl.cocoaButterFraction();
         return new BowlHand(
                 planned.map(EntryBody.TemperPlanned::method).orElse(Method.BATH),
                 new TemperPlan.Of(
                         window,
-                        batch.meltGrams(),
+                        bowl.grams(),
                         butter,
                         planned.map(EntryBody.TemperPlanned::emptyBowl).orElse(Bowl.NONE),
                         planned.map(EntryBody.TemperPlanned::roomCelsius).orElse(USUAL_ROOM_CELSIUS),

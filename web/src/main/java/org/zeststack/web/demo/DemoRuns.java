@@ -148,7 +148,7 @@ class DemoRuns {
         }
 
         private void temper(BenchStep step, boolean tooWarm) {
-            write(new EntryBody.TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21));
+            write(new EntryBody.TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21, 48.0));
             RunSheet.CouvertureBatch batch = sheet.couverture(step.component()).orElseThrow();
             TemperWindow window = batch.window().orElseThrow();
             double end =

@@ -1,15 +1,20 @@
 package org.zeststack.web.ledger;
 
+import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.zeststack.core.ledger.BowlAccount;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
+import org.zeststack.web.bench.SeriesView;
 import org.zeststack.web.bench.SeriesViews;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
@@ -57,7 +62,11 @@ class LedgerController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
         model.addAttribute("account", RunAccount.of(sheet, state));
-        model.addAttribute("series", views.of(sheet, state, id));
+        List<SeriesView> series = views.of(sheet, state, id);
+        model.addAttribute("series", series);
+        Map<String, Instant> lost = new HashMap<>();
+        series.forEach(v -> v.lostAt().ifPresent(at -> lost.put(v.series().component(), at)));
+        model.addAttribute("bowls", BowlAccount.of(sheet, state, lost));
         model.addAttribute("lessons", views.lessons(sheet, state, id));
         return "ledger/account";
     }

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.zeststack.core.air.DewPoint;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
@@ -116,6 +117,7 @@ class BowlController {
         double grams = form.number("grams", Seed.CHOCOLATE_GRAMS);
         Bowl bowl = bowl(form);
         double room = form.celsius("roomCelsius", Room.CELSIUS);
+        Double humidity = form.has("humidity") ? form.number("humidity", DewPoint.RELATIVE_HUMIDITY_PERCENT) : null;
         boolean measured = !form.text("thermometer").equals("none");
         if (!form.faulty() && of.isPresent()) {
             model.addAttribute(
@@ -124,6 +126,7 @@ class BowlController {
                             .map(m -> TemperPlan.of(m, asked(of.get(), grams, bowl, room, measured)))
                             .toList());
             model.addAttribute("chosen", of.get());
+            model.addAttribute("dew", humidity == null ? null : DewPoint.celsius(room, humidity));
             model.addAttribute(
                     "beside",
                     couvertures.all().stream()

@@ -1,0 +1,311 @@
+package org.zeststack.core.run;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.zeststack.core.Near.near;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.composition.Part;
+import org.zeststack.core.formula.DefaultMethods;
+import org.zeststack.core.formula.Family;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FormulaBook;
+import org.zeststack.core.formula.FormulaLine;
+import org.zeststack.core.formula.FormulaLine.Role;
+import org.zeststack.core.formula.NamedFormula;
+import org.zeststack.core.formula.Scaling;
+import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.IngredientData;
+import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.ledger.BowlAccount;
+import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.stack.Material;
+import org.zeststack.core.stack.Parts;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperVerdict;
+import org.zeststack.core.temper.TemperWindow;
+import org.zeststack.core.workshop.Place;
+import org.zeststack.core.workshop.Thermometer;
+
+/** Bowls of a run: what is tempered, by which windows, what is left of it serves, and what speaks for bloom. */
+public class BowlsOfRunTest {
+
+    private static final String COAT = "couverture-milk-38";
+    private static final TemperWindow.Limits OWN = new TemperWindow.Limits(44, 46, 26, 27, 28.5, 30);
+    private static final Instant EIGHT = Instant.parse("2026-03-01T08:00:00Z");
+
+    /** The shipped ingredients, the coat with windows of its own sheet. */
+    private static final IngredientTable TABLE = table();
+
+    private static IngredientTable table() {
+        IngredientTable shipped = IngredientTable.shipped();
+        List<Ingredient> all = new ArrayList<>();
+        for (Ingredient i : shipped.all()) {
+            IngredientData d = IngredientData.of(i);
+            all.add(
+                    i.slug().equals(COAT)
+                            ? new IngredientData(
+                                            d.slug(),
+                                            d.name(),
+                                            d.gramsIn100(),
+                                            d.dextroseEquivalent(),
+                                            d.saturates(),
+                                            d.liquidFat(),
+                                            d.sodium(),
+                                            d.couverture(),
+                                            d.nature(),
+                                            d.densityGramsPerMl(),
+                                            d.bulk(),
+                                            d.dryActivity(),
+                                            d.wetActivity(),
+                                            d.household(),
+                                            d.also(),
+                                            d.allergens(),
+                                            d.basis(),
+                                            d.plusMinus(),
+                                            d.caution(),
+                                            d.note(),
+                                            OWN)
+                                    .ingredient()
+                            : i);
+        }
+        return IngredientTable.of(all);
+    }
+
+    private static final NamedFormula NUT = new NamedFormula(
+            5,
+            "nut filling",
+            1,
+            new Formula(
+                    Family.NUT_TEMPERED,
+                    List.of(
+                            new FormulaLine("hazelnut-paste", 300, Role.POT),
+                            new FormulaLine("couverture-dark-58", 300, Role.POT)),
+                    null,
+                    0,
+                    DefaultMethods.of(Family.NUT_TEMPERED)));
+
+    private static RunSheet plan(String thermometer, Bar.Finish finish) {
+        Map<String, Material> materials = new HashMap<>();
+        TABLE.all().forEach(i -> materials.put(i.slug(), Material.of(i, null)));
+        materials.put(
+                NUT.link().text(),
+                Material.of(
+                        NUT,
+                        FormulaBook.ingredient(NUT, TABLE),
+                        FormulaBalance.of(NUT.formula(), TABLE, 101.325),
+                        null));
+        Bar plain = Bar.of(
+                Build.SHAPED,
+                new Body.Shaped(Body.Form.BLOCK, 60, 30, 15, 0),
+                List.of(BarLayer.mm(LayerKind.FILLING, NUT.link().text(), 0), BarLayer.mm(LayerKind.COAT, COAT, 1.5)));
+        Bar bar = new Bar(
+                plain.build(),
+                plain.body(),
+                plain.layers(),
+                finish,
+                plain.storage(),
+                plain.soldAs(),
+                null,
+                null,
+                null,
+                plain.method());
+        Map<String, NamedFormula> formulas = new LinkedHashMap<>();
+        formulas.put(NUT.link().text(), NUT);
+        RunOrder order = new RunOrder(
+                "Nut block",
+                1,
+                BarStack.of(bar, Parts.of(materials)),
+                formulas,
+                List.of(),
+                Set.of(),
+                f -> Scaling.Limits.NONE,
+                "tray",
+                1,
+                new Place(Place.By.ALTITUDE, 0),
+                thermometer,
+                Thermometer.TRUE,
+                40,
+                Allowances.USUAL);
+        return RunPlanner.plan(order, TABLE);
+    }
+
+    private static RunSheet sheet() {
+        return plan("probe", Bar.Finish.TEMPERED);
+    }
+
+    private static RunSheet.InTemper coat(RunSheet sheet) {
+        return sheet.inTemper(sheet.couvertures().get(0).key()).orElseThrow();
+    }
+
+    @Test
+    public void aCouvertureIsTemperedByItsOwnSheetAndAFillingByItsFat() {
+        RunSheet sheet = sheet();
+        assertEquals(coat(sheet).window().work().greatest(), 30.0, "the own sheet wins");
+        assertTrue(
+                sheet.steps().stream().anyMatch(s -> s.detail().contains("worked at 28.5 to 30 °C")),
+                "and stands on the sheet");
+        RunSheet.InTemper nut = sheet.inTemper(sheet.formulas().get(0).key()).orElseThrow();
+        double butter = TABLE.get("couverture-dark-58").per100Grams().grams(Part.COCOA_BUTTER);
+        double all = butter
+                + TABLE.get("hazelnut-paste").per100Grams().grams(Part::isFat)
+                + TABLE.get("couverture-dark-58").per100Grams().grams(Part::isFat)
+                - butter;
+        near(
+                nut.window().work().least(),
+                30 - 10 * (all - butter) / all,
+                0.26,
+                "by the share that is not cocoa butter");
+        assertTrue(nut.window().work().greatest() < 28, nut.window().toString());
+        assertEquals(nut.setsMinutes(), 10.0);
+        assertEquals(coat(sheet).setsMinutes(), 5.0);
+        near(nut.grams(), sheet.formulas().get(0).finishedGrams(), 1e-9, "all that is made of it");
+        List<String> allergens = sheet.couvertures().get(0).allergens();
+        assertTrue(allergens.contains("milk"), allergens.toString());
+    }
+
+    @Test
+    public void withoutAThermometerNoDegreeIsAskedOfABowl() {
+        RunSheet sheet = plan("", Bar.Finish.TEMPERED);
+        sheet.steps().stream()
+                .filter(s -> s.kind() == RunSheet.StepKind.TEMPER)
+                .forEach(s -> assertTrue(!s.detail().contains("°C"), s.detail()));
+        assertEquals(
+                sheet.steps().stream()
+                        .filter(s -> s.kind() == RunSheet.StepKind.TEMPER)
+                        .count(),
+                2L);
+    }
+
+    @Test
+    public void whatIsKeptColdIsNotTempered() {
+        RunSheet sheet = plan("probe", Bar.Finish.KEPT_COLD);
+        assertTrue(sheet.steps().stream()
+                .noneMatch(s -> s.kind() == RunSheet.StepKind.TEMPER
+                        && s.component().equals(sheet.couvertures().get(0).key())));
+    }
+
+    @Test
+    public void whatIsLeftServesWhatIsBeyondTheWorkingDepth() {
+        RunSheet sheet = sheet();
+        RunSheet.InTemper bowl = coat(sheet);
+        double each = sheet.layers().stream()
+                .filter(l -> l.kind().equals("COAT"))
+                .findFirst()
+                .orElseThrow()
+                .window()
+                .targetGrams();
+        assertTrue(bowl.workingGrams() > 0);
+        RunSheet.Serves serves =
+                sheet.serves(bowl, bowl.workingGrams() + 10 * each).get(0);
+        assertEquals(serves.layer(), "coat");
+        assertEquals(serves.pieces(), 10);
+        assertEquals(
+                sheet.serves(bowl, bowl.workingGrams() + 10 * each - 0.1).get(0).pieces(), 9);
+        assertEquals(sheet.serves(bowl, bowl.workingGrams() / 2).get(0).pieces(), 0);
+    }
+
+    private static BenchEntry entry(int minute, EntryBody body) {
+        return new BenchEntry(minute, UUID.randomUUID(), body, EIGHT.plus(Duration.ofMinutes(minute)), "Ada", null);
+    }
+
+    private static List<String> against(RunSheet sheet, Integer lostMinute, BenchEntry... entries) {
+        String key = coat(sheet).key();
+        Map<String, Instant> lost =
+                lostMinute == null ? Map.of() : Map.of(key, EIGHT.plus(Duration.ofMinutes(lostMinute)));
+        return BowlAccount.of(sheet, BenchState.of(sheet, List.of(entries)), lost).stream()
+                .filter(b -> b.bowl().key().equals(key))
+                .flatMap(b -> b.against().stream())
+                .map(BowlAccount.Against::words)
+                .toList();
+    }
+
+    private static EntryBody proof(String key, double minutes, boolean streaks) {
+        return new EntryBody.Proof(key, minutes, 20.0, false, streaks, false, null, null);
+    }
+
+    @Test
+    public void theRecordTellsWhyItBloomed() {
+        RunSheet sheet = sheet();
+        String key = coat(sheet).key();
+        String layer = sheet.layers().stream()
+                .filter(l -> l.kind().equals("COAT"))
+                .findFirst()
+                .orElseThrow()
+                .key();
+        BenchEntry dipped = entry(30, new EntryBody.WeighIn(layer, 20, 0, 1));
+        assertEquals(against(sheet, null, dipped), List.of("It was worked without a proof."));
+        assertEquals(
+                against(sheet, null, dipped, entry(31, proof(key, 4, false))),
+                List.of("It was worked without a proof."),
+                "a proof afterwards proves nothing of before");
+        assertEquals(against(sheet, null, entry(20, proof(key, 4, false)), dipped), List.of());
+        assertEquals(
+                against(sheet, null, entry(20, proof(key, 4, false)), entry(25, proof(key, 4, true)), dipped),
+                List.of("The last proof before the work did not pass."));
+        assertEquals(
+                against(sheet, 28, entry(20, proof(key, 4, false)), dipped),
+                List.of("It was over the top of its window, lost, and no proof passed after that."));
+        assertEquals(against(sheet, 18, entry(20, proof(key, 4, false)), dipped), List.of(), "brought back and proved");
+        assertEquals(
+                against(
+                        sheet,
+                        null,
+                        entry(20, proof(key, 4, false)),
+                        entry(27, new EntryBody.Overruled(key, TemperVerdict.Step.WORK, "the probe lies")),
+                        entry(29, new EntryBody.WaterIn(key)),
+                        dipped),
+                List.of("Its readings were overruled: the probe lies.", "Water got in."));
+        assertEquals(against(sheet, null, entry(5, proof("another", 4, false))), List.of(), "never worked");
+    }
+
+    @Test
+    public void aProofPassesWithinItsMinutesAndWithoutAFlaw() {
+        assertTrue(((EntryBody.Proof) proof("x", 5, false)).passed());
+        assertTrue(!((EntryBody.Proof) proof("x", 5.1, false)).passed());
+        assertTrue(!((EntryBody.Proof) proof("x", 4, true)).passed());
+        assertTrue(new EntryBody.Proof("x", 10, null, false, false, false, 10.0, null).passed());
+        assertTrue(!new EntryBody.Proof("x", 10.1, null, false, false, false, 10.0, null).passed());
+        assertTrue(!new EntryBody.Proof("x", 4, null, true, false, false, null, null).passed(), "dull");
+        assertTrue(!new EntryBody.Proof("x", 4, null, false, false, true, null, null).passed(), "a mark");
+    }
+
+    @Test
+    public void theStateKnowsItsBowl() {
+        RunSheet sheet = sheet();
+        String key = coat(sheet).key();
+        BenchEntry water = entry(10, new EntryBody.WaterIn(key));
+        BenchEntry planned = entry(20, new EntryBody.TemperPlanned(key, Method.SLAB, 0, Bowl.Material.STEEL, 20, null));
+        assertEquals(BenchState.of(sheet, List.of(water)).waterIn(key), Optional.of(water.at()));
+        assertEquals(
+                BenchState.of(sheet, List.of(water, planned)).waterIn(key), Optional.empty(), "another bowl since");
+        BenchState state = BenchState.of(
+                sheet,
+                List.of(
+                        planned,
+                        entry(22, new EntryBody.Fed(key, 50, 40)),
+                        entry(24, new EntryBody.BowlLeft(key, 300, null)),
+                        entry(25, new EntryBody.BowlLeft("other", 100, null))));
+        assertEquals(state.left(key).size(), 1);
+        assertEquals(state.fed(key).size(), 1);
+        assertEquals(state.bowl(key).size(), 3);
+        assertEquals(state.temperPlanned(key).orElseThrow().method(), Method.SLAB);
+    }
+}
