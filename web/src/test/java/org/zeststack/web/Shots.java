@@ -49,6 +49,15 @@ public class Shots {
         page.screenshot(new Page.ScreenshotOptions().setPath(TARGET.resolve("formula-scaled.png")));
     }
 
+    private static void tempering(Page page) {
+        page.navigate("/bench/4?step=temper:couverture-couverture-dark-66");
+        page.fill("#bowlGrams", "900");
+        page.fill("#roomHumidity", "52");
+        page.click("button:text-is('Plan it')");
+        page.waitForTimeout(900);
+        page.screenshot(new Page.ScreenshotOptions().setPath(TARGET.resolve("bench-temper.png")));
+    }
+
     @Test
     public void takeAll() {
         try (TestApp app = TestApp.demo()) {
@@ -57,7 +66,6 @@ public class Shots {
             shoot(owner, "/workshop", "workshop");
             shoot(owner, "/store-room", "store-room");
             shoot(owner, "/formulas/1", "formula");
-            shoot(owner, "/formulas/1/compare?from=1&to=2", "formula-compare");
             shoot(owner, "/bars", "bars");
             pasted(owner);
             scaled(owner);
@@ -66,11 +74,12 @@ public class Shots {
             shoot(owner, "/bars/new", "bar-new");
             shoot(owner, "/workshop/rules", "rules");
             shoot(owner, "/runs/5", "run-sheet");
+            shoot(owner, "/temper", "bowl");
             shoot(owner, "/ledger", "ledger");
             shoot(owner, "/ledger/2", "ledger-run");
             Page bench = app.signedIn("teo");
             shoot(bench, "/bench/4", "bench-cook");
-            shoot(bench, "/bench/4?step=temper:couverture-couverture-dark-66", "bench-temper");
+            tempering(bench);
             shoot(bench, "/bench/4?step=fill:filling-1", "bench-fill");
             bench.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
             shoot(bench, "/bench/4?step=release:", "bench-count-dark");
