@@ -15,6 +15,7 @@ import org.zeststack.core.temper.TemperWindow;
 public final class BowlHand {
 
     private static final int READS_EVERY = 5;
+    private static final int LONGEST_SECONDS = 3 * 3600;
     private static final double MELTING_WATTS_PER_KG = 420;
     private static final double GENTLE_WATTS_PER_KG = 45;
     private static final double BURST_WATTS = 250;
@@ -109,9 +110,20 @@ public final class BowlHand {
         return uneven.get(second) ? OptionalDouble.empty() : OptionalDouble.of(bowl.shownAt(second));
     }
 
-    /** Whether the plan is worked through: the bowl is kept in its window. */
-    public boolean through() {
-        return stage == Stage.WORK;
+    /**
+     * Works the plan through: the bowl is kept in its window from then on.
+     *
+     * @return its second then
+     * @throws IllegalStateException where it is not through after three hours
+     */
+    public int through() {
+        while (stage != Stage.WORK) {
+            if (bowl.second() >= LONGEST_SECONDS) {
+                throw new IllegalStateException("not through, at %s °C".formatted(bowl.celsius()));
+            }
+            upTo(bowl.second() + READS_EVERY);
+        }
+        return bowl.second();
     }
 
     private double middle(double least, double greatest) {

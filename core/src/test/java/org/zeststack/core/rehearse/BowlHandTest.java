@@ -19,8 +19,6 @@ import org.zeststack.core.temper.TemperWindow;
 /** Plans that are followed to the letter temper a simulated bowl, whose physics shares nothing with them. */
 public class BowlHandTest {
 
-    private static final int HOUR = 3600;
-
     @DataProvider
     public Object[][] everyPlan() {
         List<Object[]> all = new ArrayList<>();
@@ -38,22 +36,12 @@ public class BowlHandTest {
         return new TemperPlan.Of(TemperWindow.of(kind), 1200, 0.35, bowl, 20, true);
     }
 
-    /** Seconds until the plan is worked through. */
-    private static int through(BowlHand hand) {
-        int second = 0;
-        while (!hand.through() && second < 2 * HOUR) {
-            hand.upTo(second += 5);
-        }
-        assertTrue(hand.through(), "never through; at " + hand.upTo(second).celsius());
-        return second;
-    }
-
     @Test(dataProvider = "everyPlan")
     public void tempersToTheLetter(String kind, Method method, Bowl bowl) {
         TemperWindow window = TemperWindow.of(kind);
         double middle = (window.work().least() + window.work().greatest()) / 2;
         BowlHand hand = new BowlHand(method, of(kind, bowl), middle, 3);
-        int second = through(hand);
+        int second = hand.through();
         SimulatedBowl after = hand.upTo(second + 360);
         String seen = "%s by %s: %s °C, %s stable, %s unstable, %s g solid, %s s"
                 .formatted(
@@ -84,7 +72,7 @@ public class BowlHandTest {
                     new TemperPlan.Of(window, 900, 0.2, new Bowl(500, Bowl.Material.STEEL), 20, true),
                     (window.work().least() + window.work().greatest()) / 2,
                     5);
-            SimulatedBowl after = hand.upTo(through(hand) + 360);
+            SimulatedBowl after = hand.upTo(hand.through() + 360);
             assertTrue(after.tempered(), method + " at " + after.celsius() + ": " + after.stable());
         }
     }
@@ -92,7 +80,7 @@ public class BowlHandTest {
     @Test
     public void keptTooWarmItIsLost() {
         BowlHand hand = new BowlHand(Method.SLAB, of("dark", new Bowl(700, Bowl.Material.STEEL)), 34.5, 3);
-        int second = through(hand);
+        int second = hand.through();
         assertFalse(
                 hand.upTo(second + 1500).tempered(),
                 "at " + hand.upTo(second + 1500).celsius());

@@ -23,7 +23,6 @@ import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.TemperPlan;
-import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
@@ -149,27 +148,22 @@ class DemoRuns {
 
         private void temper(BenchStep step, boolean tooWarm) {
             write(new EntryBody.TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21, 48.0));
-            RunSheet.CouvertureBatch batch = sheet.couverture(step.component()).orElseThrow();
-            TemperWindow window = batch.window().orElseThrow();
-            double end =
-                    tooWarm ? window.work().greatest() + 1.7 : window.work().greatest() - 0.7;
-            BowlHand hand = new BowlHand(
-                    Method.SLAB,
-                    new TemperPlan.Of(
-                            window,
-                            batch.meltGrams(),
-                            batch.cocoaButterFraction(),
-                            new Bowl(900, Bowl.Material.STEEL),
-                            21,
-                            true),
-                    end,
-                    run + count);
-            int second = 0;
-            while (!hand.through()) {
-                hand.upTo(second += MINUTE);
-            }
+            RunSheet.InTemper bowl = sheet.inTemper(step.component()).orElseThrow();
+            double top = bowl.window().work().greatest();
+            TemperPlan.Of of = new TemperPlan.Of(
+                    bowl.window(),
+                    bowl.grams(),
+                    bowl.cocoaButterFraction(),
+                    new Bowl(900, Bowl.Material.STEEL),
+                    21,
+                    true);
+            BowlHand hand = new BowlHand(Method.SLAB, of, tooWarm ? top + 1.7 : top - 0.7, run + count);
+            int through = hand.through();
             DoubleUnaryOperator reading = s -> hand.readingAt((int) s).orElseThrow();
-            read(step, Bench.SeriesKind.TEMPER, reading, second + 5 * MINUTE, true);
+            read(step, Bench.SeriesKind.TEMPER, reading, through + 5 * MINUTE, true);
+            if (!tooWarm) {
+                write(new EntryBody.Proof(step.component(), 4, 21.0, false, false, false, bowl.setsMinutes(), null));
+            }
             at = at.plusSeconds(2 * MINUTE);
         }
 
