@@ -6,7 +6,6 @@ import static org.zeststack.core.Near.near;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,7 +30,6 @@ import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
-import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ledger.BowlAccount;
 import org.zeststack.core.stack.BarStack;
@@ -55,38 +53,33 @@ public class BowlsOfRunTest {
     private static final IngredientTable TABLE = table();
 
     private static IngredientTable table() {
-        IngredientTable shipped = IngredientTable.shipped();
-        List<Ingredient> all = new ArrayList<>();
-        for (Ingredient i : shipped.all()) {
-            IngredientData d = IngredientData.of(i);
-            all.add(
-                    i.slug().equals(COAT)
-                            ? new IngredientData(
-                                            d.slug(),
-                                            d.name(),
-                                            d.gramsIn100(),
-                                            d.dextroseEquivalent(),
-                                            d.saturates(),
-                                            d.liquidFat(),
-                                            d.sodium(),
-                                            d.couverture(),
-                                            d.nature(),
-                                            d.densityGramsPerMl(),
-                                            d.bulk(),
-                                            d.dryActivity(),
-                                            d.wetActivity(),
-                                            d.household(),
-                                            d.also(),
-                                            d.allergens(),
-                                            d.basis(),
-                                            d.plusMinus(),
-                                            d.caution(),
-                                            d.note(),
-                                            OWN)
-                                    .ingredient()
-                            : i);
-        }
-        return IngredientTable.of(all);
+        return IngredientTable.of(IngredientTable.shipped().all().stream()
+                .map(i -> i.slug().equals(COAT) ? windowed(i) : i)
+                .toList());
+    }
+
+    private static Ingredient windowed(Ingredient i) {
+        return new Ingredient(
+                i.slug(),
+                i.name(),
+                i.per100Grams(),
+                i.saturatesPer100Grams(),
+                i.liquidFatPer100Grams(),
+                i.sodiumPer100Grams(),
+                i.couverture(),
+                i.nature(),
+                i.densityGramsPerMl(),
+                i.bulk(),
+                i.dryActivity(),
+                i.wetActivity(),
+                i.household(),
+                i.also(),
+                i.allergens(),
+                i.basis(),
+                i.plusMinus(),
+                i.caution(),
+                i.note(),
+                OWN);
     }
 
     private static final NamedFormula NUT = new NamedFormula(

@@ -26,12 +26,39 @@ import org.zeststack.core.household.Measures;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.temper.TemperWindow;
 
 /** Round trips lose nothing that the format can hold. */
 public class ExchangeTest {
 
-    private static final IngredientTable TABLE = IngredientTable.shipped();
+    private static final IngredientTable TABLE = IngredientTable.of(
+            IngredientTable.shipped().all().stream().map(ExchangeTest::windowed).toList());
     private static final List<Ingredient> ALL = List.copyOf(TABLE.all());
+
+    /** Couvertures with tempering temperatures of their own sheets. */
+    private static Ingredient windowed(Ingredient i) {
+        return new Ingredient(
+                i.slug(),
+                i.name(),
+                i.per100Grams(),
+                i.saturatesPer100Grams(),
+                i.liquidFatPer100Grams(),
+                i.sodiumPer100Grams(),
+                i.couverture(),
+                i.nature(),
+                i.densityGramsPerMl(),
+                i.bulk(),
+                i.dryActivity(),
+                i.wetActivity(),
+                i.household(),
+                i.also(),
+                i.allergens(),
+                i.basis(),
+                i.plusMinus(),
+                i.caution(),
+                i.note(),
+                i.isCouverture() ? new TemperWindow.Limits(44, 46, 26, 27, 28.5, 30.5) : null);
+    }
 
     private static Formula any(SplittableRandom random) {
         List<FormulaLine> lines = new ArrayList<>();
@@ -96,6 +123,7 @@ public class ExchangeTest {
                         ingredient.per100Grams().byPart(), here.per100Grams().byPart());
                 assertEquals(ingredient.household(), here.household());
                 assertEquals(ingredient.allergens(), here.allergens());
+                assertEquals(ingredient.windows(), here.windows());
             }
         }
     }
