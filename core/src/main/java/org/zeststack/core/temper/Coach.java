@@ -69,12 +69,13 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
      */
     public static Coach of(Looked at, List<Reading> readings, State state) {
         OptionalDouble rate = rate(readings);
-        List<String> says = new ArrayList<>();
-        if (state.verdict() != Verdict.LOST) {
-            notMeltedOut(at, readings, state).ifPresent(says::add);
-            rate.ifPresent(r -> pace(at, state, r).ifPresent(says::add));
-            drifts(at, state, rate).ifPresent(says::add);
+        if (state.verdict() == Verdict.LOST) {
+            return new Coach(rate, OptionalDouble.empty(), List.of());
         }
+        List<String> says = new ArrayList<>();
+        notMeltedOut(at, readings, state).ifPresent(says::add);
+        rate.ifPresent(r -> pace(at, state, r).ifPresent(says::add));
+        drifts(at, state, rate).ifPresent(says::add);
         return new Coach(rate, minutes(state, rate), List.copyOf(says));
     }
 

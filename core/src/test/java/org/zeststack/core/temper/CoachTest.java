@@ -88,6 +88,7 @@ public class CoachTest {
             {"fast, not near yet", Method.BATH, melted, 38, -3.1, ""},
             {"quick enough", Method.BATH, melted, 35.9, -2.9, ""},
             {"rises over the top", Method.SLAB, slab, 26, 1.6, "runs over the top"},
+            {"rises fast, not near yet", Method.SLAB, slab, 22, 1.6, ""},
             {"warmed gently", Method.SLAB, slab, 26.4, 1.4, ""},
             {"a bowl with seed hardly falls", Method.SEED, melted, 37, -0.2, "more seed"},
             {"a bath hardly cools", Method.BATH, melted, 37, -0.2, "colder bath"},
@@ -108,7 +109,9 @@ public class CoachTest {
 
     @Test
     public void aLostBowlIsNotCoached() {
-        assertEquals(says(Method.SEED, new double[] {46, 40, 31}, 34, -0.5), "");
+        Coach lost = coach(Method.SEED, readings(new double[] {46, 40, 31}, 34, -0.5));
+        assertEquals(lost.says(), List.of());
+        assertTrue(lost.minutes().isEmpty(), "it comes back to no window");
     }
 
     @Test
