@@ -125,6 +125,7 @@ public final class FormulaBook {
                 Ingredient.Basis.COMPUTED,
                 Map.of(),
                 "",
-                "");
+                "",
+                null);
     }
 }

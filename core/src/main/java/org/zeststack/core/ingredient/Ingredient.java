@@ -102,50 +102,6 @@ public record Ingredient(
         plusMinus = Map.copyOf(plusMinus);
     }
 
-    /** An ingredient without tempering temperatures of its own. */
-    public Ingredient(
-            String slug,
-            String name,
-            Composition per100Grams,
-            double saturatesPer100Grams,
-            double liquidFatPer100Grams,
-            double sodiumPer100Grams,
-            String couverture,
-            Nature nature,
-            double densityGramsPerMl,
-            Bulk bulk,
-            double dryActivity,
-            double wetActivity,
-            Map<String, Measure> household,
-            List<String> also,
-            List<String> allergens,
-            Basis basis,
-            Map<Part, Double> plusMinus,
-            String caution,
-            String note) {
-        this(
-                slug,
-                name,
-                per100Grams,
-                saturatesPer100Grams,
-                liquidFatPer100Grams,
-                sodiumPer100Grams,
-                couverture,
-                nature,
-                densityGramsPerMl,
-                bulk,
-                dryActivity,
-                wetActivity,
-                household,
-                also,
-                allergens,
-                basis,
-                plusMinus,
-                caution,
-                note,
-                null);
-    }
-
     public boolean isCouverture() {
         return !couverture.isEmpty();
     }

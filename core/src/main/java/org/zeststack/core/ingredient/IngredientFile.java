@@ -50,7 +50,8 @@ final class IngredientFile {
                 row.constant(row.text("basis"), Ingredient.Basis.class),
                 Map.of(),
                 row.text("caution"),
-                row.text("note"));
+                row.text("note"),
+                null);
         try {
             ingredient.check();
         } catch (InvalidInput input) {

@@ -69,44 +69,6 @@ public record Material(
         allergens = List.copyOf(allergens);
     }
 
-    /** One without tempering temperatures of its own. */
-    public Material(
-            String of,
-            String name,
-            String pattern,
-            Density density,
-            Composition per100Grams,
-            Double waterActivity,
-            boolean dry,
-            String chocolate,
-            boolean couverture,
-            Nature nature,
-            boolean compound,
-            Family.Kind family,
-            double liquidFatFraction,
-            List<String> allergens,
-            String caution,
-            Double pricePerKg) {
-        this(
-                of,
-                name,
-                pattern,
-                density,
-                per100Grams,
-                waterActivity,
-                dry,
-                chocolate,
-                couverture,
-                nature,
-                compound,
-                family,
-                liquidFatFraction,
-                allergens,
-                caution,
-                pricePerKg,
-                null);
-    }
-
     /** A plain ingredient. */
     public static Material of(Ingredient ingredient, Double pricePerKg) {
         Composition hundred = ingredient.per100Grams();
@@ -165,7 +127,8 @@ public record Material(
                 finished.liquidFatPer100Grams() / 100,
                 finished.allergens(),
                 finished.caution(),
-                pricePerKg);
+                pricePerKg,
+                null);
     }
 
     /** Typical water activity of crisp things whose own was not measured (common practice, no source). */

@@ -117,7 +117,8 @@ public class FormulaBalanceTest {
                 Ingredient.Basis.SHEET,
                 Map.of(),
                 "",
-                "");
+                "",
+                null);
         IngredientTable table = TABLE.with(List.of(cupped));
         Density own = Density.of(cupped);
         near(own.greatest() / own.least(), 1.25 / 0.75, 1e-9, "only its cup is known");

@@ -101,7 +101,8 @@ public class IngredientFileTest {
                 Ingredient.Basis.SHEET,
                 Map.of(),
                 "",
-                "");
+                "",
+                null);
     }
 
     @Test

@@ -304,6 +304,7 @@ final class BarProbes {
                 0,
                 List.of(),
                 "",
+                null,
                 null);
         Map<String, Material> materials = new HashMap<>(Bars.MATERIALS);
         materials.put(OWN, crisp);
@@ -344,6 +345,7 @@ final class BarProbes {
                 liquidFat,
                 List.of(),
                 "",
+                null,
                 null);
     }
 

@@ -55,6 +55,7 @@ public class ContactTest {
                 0,
                 List.of(),
                 "",
+                null,
                 null);
         Map<String, Material> materials = new HashMap<>(Bars.MATERIALS);
         materials.put("disc", disc);

@@ -74,7 +74,8 @@ public final class Bars {
                 0.1,
                 List.of(),
                 "",
-                10.0);
+                10.0,
+                null);
     }
 
     /** A workshop's own, composed as a shipped one, under a name that no rule knows. */

@@ -121,6 +121,12 @@ public class CoachTest {
         assertEquals(TemperVerdict.of(DARK, Method.SEED, never).verdict(), Verdict.MELTING);
         TemperVerdict.State cooled = stream(Method.SEED, never, new Overrule(30, Step.COOL));
         assertEquals(cooled.verdict(), Verdict.WORKING, "melted out, somebody says: the rest is as ever");
+        List<Reading> warms =
+                List.of(new Reading(0, 43, false), new Reading(60, 31, false), new Reading(120, 33.5, false));
+        assertEquals(
+                stream(Method.SEED, warms, new Overrule(60, Step.COOL)).verdict(),
+                Verdict.OVER,
+                "what is read in the same second belongs to the step that was said");
         TemperVerdict.State later = stream(Method.SEED, never, new Overrule(200, Step.WORK));
         assertEquals(later.verdict(), Verdict.WORKING, "said after the last reading");
         assertEquals(later.step(), Step.WORK);

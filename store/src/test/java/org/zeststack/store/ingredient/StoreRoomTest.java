@@ -82,7 +82,8 @@ public class StoreRoomTest {
                 Ingredient.Basis.SHEET,
                 Map.of(),
                 "",
-                "");
+                "",
+                null);
         assertTrue(room.add(own, STAMP));
         StoreRoom other = new JooqStoreRoom(db);
         IngredientTable before = other.table();

@@ -56,7 +56,8 @@ class StoreRoomController {
             Ingredient.Basis.SHEET,
             Map.of(),
             "",
-            "");
+            "",
+            null);
 
     private final StoreRoom storeRoom;
     private final Lots lots;
@@ -261,7 +262,8 @@ class StoreRoomController {
                 Ingredient.Basis.PACK,
                 fit.plusMinus(),
                 "",
-                "From the pack: " + form.text("ingredients").strip());
+                "From the pack: " + form.text("ingredients").strip(),
+                null);
         if (storeRoom.add(ingredient, new Stamp(me.name(), clock.instant()))) {
             return true;
         }
