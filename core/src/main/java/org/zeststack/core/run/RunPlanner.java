@@ -321,7 +321,7 @@ public final class RunPlanner {
         return new RunSheet.CouvertureBatch(
                 of.key(),
                 couverture.name(),
-                couverture.isChocolate() ? couverture.chocolate() : RunSheet.CouvertureBatch.COMPOUND,
+                couverture.compound() ? RunSheet.CouvertureBatch.COMPOUND : couverture.chocolate(),
                 stays,
                 melt,
                 poured + bowl,

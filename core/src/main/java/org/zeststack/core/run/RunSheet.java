@@ -470,7 +470,7 @@ public record RunSheet(
      * One couverture of this run. What is melted is what stays, is scraped off, is poured out and is left in the bowl, to the gram.
      *
      * @param key component key, {@code couverture-SLUG}, with what is stirred in behind it
-     * @param kind dark, milk, white, blond, ruby or compound
+     * @param kind dark, milk, white, blond, ruby or compound; empty where what is stirred in makes it none of them
      * @param usedGrams what stays in pieces and off-cuts
      * @param meltGrams what to melt
      * @param comesBackGrams what is poured out and what is left in the bowl
@@ -518,7 +518,7 @@ public record RunSheet(
 
         /** Whether there is cocoa butter to temper in it. */
         private boolean isCouverture() {
-            return !kind.equals(COMPOUND);
+            return !kind.isEmpty() && !kind.equals(COMPOUND);
         }
 
         /** What of the bowl is couverture. */

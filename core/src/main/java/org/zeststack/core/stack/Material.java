@@ -199,7 +199,7 @@ public record Material(
                 pricePerKg == null || other.pricePerKg == null
                         ? null
                         : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg),
-                plain ? windows : null);
+                windows);
     }
 
     private static double mixed(double fraction, double one, double other) {

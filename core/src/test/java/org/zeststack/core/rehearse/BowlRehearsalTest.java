@@ -142,6 +142,17 @@ public class BowlRehearsalTest {
         assertEquals(blind.good().get(0), Boolean.FALSE, blind.at.marks().toString());
         assertEquals(blind.good().get(1), Boolean.TRUE, "it was melted out");
         assertFalse(blind.good().get(2), "it landed over its window: " + blind.at.marks());
+        assertFalse(blind.good().get(3), "a dip that does not pass proves nothing: " + blind.at.marks());
+
+        Hands cool = new Hands(BowlScenario.SLAB, seed);
+        cool.melt(46.5);
+        cool.does(What.OFF, 0);
+        cool.until("cooled", () -> cool.at.reading() <= 40.5);
+        cool.does(What.SLAB, 0);
+        cool.until("on the slab", () -> cool.at.reading() <= 27.6);
+        cool.does(What.BACK, 0);
+        cool.at.end();
+        assertFalse(cool.good().get(0), "left to itself the kept part is too cold by then: " + cool.at.marks());
     }
 
     private static Hands bath(long seed, double offCelsius) {

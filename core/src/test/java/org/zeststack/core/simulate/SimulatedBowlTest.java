@@ -81,6 +81,21 @@ public class SimulatedBowlTest {
         assertFalse(bowl.tempered(), "coming back down brings nothing back");
     }
 
+    /** Cooled far and stirred it has both kinds of crystals: it is in temper only when the wrong ones are melted again. */
+    @Test
+    public void theWrongCrystalsMustGo() {
+        SimulatedBowl bowl = melted("dark", 46);
+        bowl.does(new Stir(1));
+        bowl.does(new OverBath(2000, 1500));
+        until(bowl, 25);
+        bowl.does(new OffBath());
+        keep(bowl, 26, 60);
+        assertTrue(bowl.stable() > 0.001 && bowl.unstable() > bowl.stable() / 2, bowl.stable() + " " + bowl.unstable());
+        assertFalse(bowl.tempered(), "it sets with streaks");
+        keep(bowl, 31, 300);
+        assertTrue(bowl.tempered(), bowl.stable() + " " + bowl.unstable());
+    }
+
     @Test
     public void stirredInTemperItThickens() {
         SimulatedBowl bowl = melted("dark", 31);

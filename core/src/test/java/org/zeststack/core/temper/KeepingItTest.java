@@ -207,6 +207,19 @@ public class KeepingItTest {
     }
 
     @Test
+    public void aPaletteIsSharedOutByItsParts() {
+        Palette palette = Palette.of("3 red\n1/2 deep blue; 0.5 white", 40);
+        assertEquals(palette.parts().stream().map(Palette.Shade::name).toList(), List.of("red", "deep blue", "white"));
+        near(palette.parts().get(0).grams(), 30, 1e-9, "three of four parts");
+        near(palette.parts().get(1).grams(), 5, 1e-9, "half a part");
+        for (String wrong : List.of("", "red", "0 red", "1001 red", "1 a;".repeat(13))) {
+            InvalidInput told = expectThrows(InvalidInput.class, () -> Palette.of(wrong, 40));
+            assertEquals(told.faults().get(0).field(), "palette", wrong);
+        }
+        Palette.of("1 a;".repeat(12), 40);
+    }
+
+    @Test
     public void everyTechniqueOfColourHasItsWindow() {
         for (Colouring colour : Colouring.all()) {
             colour.warm()

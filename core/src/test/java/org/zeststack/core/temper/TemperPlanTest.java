@@ -4,9 +4,11 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
 
+import java.util.List;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.quantity.Range;
 
 /** Plans of the methods; the courses are common practice, no source, the figures heat balances. */
 public class TemperPlanTest {
@@ -67,6 +69,23 @@ public class TemperPlanTest {
         assertTrue(words(plan(Method.PARTIAL, "milk", 400, new Bowl(800, Bowl.Material.GLASS)))
                 .contains("Glass holds heat"));
         assertEquals(plan(Method.PARTIAL, "milk", 400, Bowl.NONE).seedGrams(), 0, 0);
+    }
+
+    /** Without a thermometer only what stands in the room has degrees, and prepared seed, which cannot be felt. */
+    @Test(dataProvider = "kinds")
+    public void byFeelNoWindowIsNamed(String kind) {
+        TemperWindow window = TemperWindow.of(kind);
+        for (Method method : Method.values()) {
+            TemperPlan plan = TemperPlan.of(
+                    method, new TemperPlan.Of(window, 900, 0.36, new Bowl(800, Bowl.Material.GLASS), 20, false));
+            for (Range range : List.of(window.meltOut(), window.coolTo(), window.work())) {
+                assertTrue(!words(plan).contains(range.inWords()), method + ": " + words(plan));
+            }
+            assertTrue(words(plan).contains("Dip a proof"), method + ": " + words(plan));
+        }
+        String prepared =
+                words(TemperPlan.of(Method.PREPARED_SEED, new TemperPlan.Of(window, 900, 0.36, Bowl.NONE, 20, false)));
+        assertTrue(prepared.contains("borrow a thermometer"), prepared);
     }
 
     @Test

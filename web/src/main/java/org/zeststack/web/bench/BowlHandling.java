@@ -59,7 +59,9 @@ public record BowlHandling(
         }
         return sheet.couverture(step.component()).flatMap(c -> {
             if (c.window().isEmpty()) {
-                return Optional.of(Untempered.COMPOUND);
+                return c.kind().equals(RunSheet.CouvertureBatch.COMPOUND)
+                        ? Optional.of(Untempered.COMPOUND)
+                        : Optional.empty();
             }
             boolean tempered = sheet.steps().stream()
                     .anyMatch(s -> s.kind() == RunSheet.StepKind.TEMPER
