@@ -20,13 +20,19 @@ final class DataHome {
 
     /** The wanted directory, or a state directory where the server's user may not go there. */
     static Path prepare(Path wanted, Programs programs) {
+        Path home = find(wanted, programs);
+        create(home, programs);
+        return home;
+    }
+
+    /** Where that directory is or would be; nothing is made. */
+    static Path find(Path wanted, Programs programs) {
         Path home = wanted.toAbsolutePath().normalize();
         if (programs.runsAsOther() && !reachable(nearestExisting(home), programs)) {
             String name = UUID.nameUUIDFromBytes(home.toString().getBytes(StandardCharsets.UTF_8))
                     .toString();
-            home = STATE.resolve(name);
+            return STATE.resolve(name);
         }
-        create(home, programs);
         return home;
     }
 

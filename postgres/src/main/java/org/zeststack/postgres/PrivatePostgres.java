@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
 
 /**
  * One running PostgreSQL server on loopback that nobody else uses. It ends with {@link #close}, and also when this
@@ -70,15 +71,35 @@ public final class PrivatePostgres implements AutoCloseable {
     }
 
     /**
-     * Works on the server of these data if one runs, or on one started for the moment.
+     * Works on the server of data that are there, running or started for the moment. Nothing is made where there are none.
+     *
+     * @throws PostgresTrouble if there are none, or it cannot be started
+     */
+    public static void existing(Path wanted, Consumer<DumpFile.Database> work) {
+        if (!holdsData(wanted)) {
+            throw new PostgresTrouble("There are no data in " + wanted + ".");
+        }
+        attached(wanted, work);
+    }
+
+    /** Whether data were ever kept there. */
+    public static boolean holdsData(Path wanted) {
+        Path home = DataHome.find(wanted, Programs.find());
+        return Files.exists(home.resolve("data").resolve("PG_VERSION"));
+    }
+
+    /**
+     * Works on the server of these data if one runs, or on one started for the moment. A note of a server that a power cut ended is none.
      *
      * @throws PostgresTrouble if it cannot be started
      */
-    public static void attached(Path wanted, java.util.function.Consumer<DumpFile.Database> work) {
+    public static void attached(Path wanted, Consumer<DumpFile.Database> work) {
         Programs programs = Programs.find();
         Path home = DataHome.prepare(wanted, programs);
-        Path running = home.resolve("data").resolve("postmaster.pid");
-        if (Files.exists(running)) {
+        Path data = home.resolve("data");
+        Path running = data.resolve("postmaster.pid");
+        List<String> status = programs.command("pg_ctl", "status", "-D", data.toString());
+        if (Files.exists(running) && Programs.run(status, home.resolve("status.log")) == 0) {
             // The fourth line of PostgreSQL's own note is its port.
             String url = "jdbc:postgresql://127.0.0.1:" + line(running, 3) + "/" + NAME;
             work.accept(new DumpFile.Database(url, NAME, password(home, programs)));

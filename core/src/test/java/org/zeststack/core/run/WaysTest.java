@@ -297,7 +297,8 @@ public class WaysTest {
         near(layer(Bars.of(bar), "filling-1").grams(), paste, 1e-9, "by hand");
         List<String> titles = sheet.steps().stream().map(s -> s.how().action()).toList();
         int at = -1;
-        for (String wanted : List.of("Score", "Set ", "Chill", "Trim and cut", "Round the corners", "Bring it into temper")) {
+        for (String wanted :
+                List.of("Score", "Set ", "Chill", "Trim and cut", "Round the corners", "Bring it into temper")) {
             int found = at + 1;
             while (found < titles.size() && !titles.get(found).startsWith(wanted)) {
                 found++;

@@ -10,8 +10,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.zeststack.postgres.DumpFile;
 import org.zeststack.postgres.PostgresTrouble;
 import org.zeststack.postgres.PrivatePostgres;
@@ -30,11 +32,12 @@ public final class Zest {
             switch (words.isEmpty() ? "" : words.get(0)) {
                 case "demo" -> serve(true);
                 case "serve" -> serve(false);
-                case "backup" -> withDatabase(words, database -> DumpFile.backup(database, argument(words)));
+                case "backup" -> backup(words);
                 case "restore" ->
                     withDatabase(
                             words,
-                            database -> DumpFile.restore(database, argument(words), words.contains("--replace")));
+                            database -> DumpFile.restore(
+                                    database, argument(words), words.contains("--replace"), newestTables()));
                 case "train" -> train();
                 default -> throw new PostgresTrouble(USAGE);
             }
@@ -49,8 +52,48 @@ public final class Zest {
                 .skip(1)
                 .filter(w -> !w.startsWith("--"))
                 .findFirst()
-                .map(Path::of)
+                .map(file ->
+                        Path.of(System.getenv().getOrDefault("ZEST_FROM", "")).resolve(file))
                 .orElseThrow(() -> new PostgresTrouble(USAGE));
+    }
+
+    /** Data that are there, of the demo or of real work as was said; nothing is made for a backup. */
+    private static void backup(List<String> words) {
+        Path file = argument(words);
+        boolean demo = words.contains("--demo");
+        boolean ours = System.getenv("ZEST_DATABASE_URL") == null;
+        if (ours && !PrivatePostgres.holdsData(home(demo))) {
+            String other = PrivatePostgres.holdsData(home(!demo))
+                    ? demo
+                            ? " There are data of real work: leave --demo out."
+                            : " There are data of the demo: add --demo."
+                    : "";
+            throw new PostgresTrouble(
+                    "There is nothing to back up in %s. ZEST_HOME says where your data lie; it is %s.%s"
+                            .formatted(home(demo), homeWords(), other));
+        }
+        if (ours) {
+            PrivatePostgres.existing(home(demo), database -> DumpFile.backup(database, file));
+        } else {
+            withDatabase(words, database -> DumpFile.backup(database, file));
+        }
+    }
+
+    private static String homeWords() {
+        return System.getenv().getOrDefault("ZEST_HOME", "not set, so .zest beside the program");
+    }
+
+    /** The newest version of the tables that this release knows. */
+    private static int newestTables() {
+        try {
+            return Stream.of(new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql"))
+                    .map(r -> r.getFilename().substring(1).split("__")[0])
+                    .mapToInt(Integer::parseInt)
+                    .max()
+                    .orElseThrow();
+        } catch (IOException e) {
+            throw new PostgresTrouble("Cannot look into this release", e);
+        }
     }
 
     /** Data of the demo and of real work never mix. */
@@ -77,7 +120,7 @@ public final class Zest {
         String external = System.getenv("ZEST_DATABASE_URL");
         if (external != null) {
             DumpFile.Database database = DumpFile.Database.external(external);
-            settings.putAll(dataSource(database.url(), database.user(), database.password()));
+            settings.putAll(dataSource(database.connection(), database.user(), database.password()));
             run(settings, null);
         } else {
             PrivatePostgres postgres = PrivatePostgres.durable(home(demo));
