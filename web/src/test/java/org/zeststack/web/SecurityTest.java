@@ -4,20 +4,15 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.net.CookieManager;
 import java.net.URI;
-import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -26,8 +21,6 @@ import org.testng.annotations.Test;
 
 /** Roles, CSRF, headers and throttling, checked at the server without a browser's help. */
 public class SecurityTest {
-
-    private static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private TestApp app;
 
@@ -41,61 +34,14 @@ public class SecurityTest {
         app.close();
     }
 
-    /** A person with cookies of their own. */
-    private final class Visitor {
-        private final HttpClient client = HttpClient.newBuilder()
-                .cookieHandler(new CookieManager())
-                .followRedirects(HttpClient.Redirect.NEVER)
-                .build();
-
-        HttpResponse<String> get(String path) throws Exception {
-            return client.send(
-                    HttpRequest.newBuilder(URI.create(app.url() + path)).build(), BodyHandlers.ofString());
-        }
-
-        String csrf() throws Exception {
-            Matcher matcher = CSRF.matcher(get("/sign-in").body());
-            assertTrue(matcher.find());
-            return matcher.group(1);
-        }
-
-        HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
-            String body = fields.entrySet().stream()
-                    .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
-                    .collect(Collectors.joining("&"));
-            return client.send(
-                    HttpRequest.newBuilder(URI.create(app.url() + path))
-                            .header("Content-Type", "application/x-www-form-urlencoded")
-                            .POST(BodyPublishers.ofString(body))
-                            .build(),
-                    BodyHandlers.ofString());
-        }
-
-        HttpResponse<String> postJson(String path, String body, String csrf) throws Exception {
-            return client.send(
-                    HttpRequest.newBuilder(URI.create(app.url() + path))
-                            .header("Content-Type", "application/json")
-                            .header("X-CSRF-TOKEN", csrf)
-                            .header("X-Requested-With", "fetch")
-                            .POST(BodyPublishers.ofString(body))
-                            .build(),
-                    BodyHandlers.ofString());
-        }
-
-        Visitor signIn(String login, String password) throws Exception {
-            post("/sign-in", Map.of("username", login, "password", password, "_csrf", csrf()));
-            return this;
-        }
-    }
-
     private Visitor visitor(String login) throws Exception {
-        return new Visitor().signIn(login, "lantern-harbour");
+        return new Visitor(app.url()).signIn(login, "lantern-harbour");
     }
 
     @Test
     public void everyPageAsksForSigningIn() throws Exception {
         for (String path : new String[] {"/", "/bars", "/formulas/1", "/runs", "/bench/4", "/ledger", "/workshop"}) {
-            HttpResponse<String> response = new Visitor().get(path);
+            HttpResponse<String> response = new Visitor(app.url()).get(path);
             assertEquals(response.statusCode(), 302, path);
             assertTrue(response.headers().firstValue("Location").orElse("").endsWith("/sign-in"), path);
         }
@@ -175,7 +121,7 @@ public class SecurityTest {
 
     @Test
     public void pagesCarryAStrictPolicyAndSaneCookies() throws Exception {
-        HttpResponse<String> response = new Visitor().get("/sign-in");
+        HttpResponse<String> response = new Visitor(app.url()).get("/sign-in");
         String policy = response.headers().firstValue("Content-Security-Policy").orElse("");
         assertTrue(policy.contains("default-src 'none'") && policy.contains("frame-ancestors 'none'"), policy);
         assertFalse(policy.contains("unsafe"), policy);
@@ -190,7 +136,7 @@ public class SecurityTest {
             TestApp before = app;
             app = other;
             try {
-                Visitor guesser = new Visitor();
+                Visitor guesser = new Visitor(app.url());
                 for (int i = 0; i < 5; i++) {
                     guesser.signIn("runa", "guess " + i);
                 }
@@ -241,10 +187,10 @@ public class SecurityTest {
             TestApp before = app;
             app = empty;
             try {
-                Visitor me = new Visitor();
+                Visitor me = new Visitor(app.url());
                 assertTrue(
                         me.get("/").headers().firstValue("Location").orElse("").endsWith("/welcome"));
-                Matcher csrf = CSRF.matcher(me.get("/welcome").body());
+                Matcher csrf = Visitor.CSRF.matcher(me.get("/welcome").body());
                 assertTrue(csrf.find());
                 me.post(
                         "/welcome",

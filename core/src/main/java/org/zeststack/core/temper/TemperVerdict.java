@@ -341,7 +341,7 @@ public final class TemperVerdict {
                 "Over %s °C from %s s on, read %s."
                         .formatted(
                                 Numbers.plain(window.work().greatest()),
-                                Numbers.plain(firstOver),
+                                Numbers.fixed(firstOver, 0),
                                 "again or confirmed");
         };
     }

@@ -148,12 +148,18 @@ class JooqDesigns<T> implements Designs<T> {
                 .set(DESIGN_DRAFT.LOCK_VERSION, lock + 1)
                 .set(DESIGN_DRAFT.CHANGED_BY, stamp.by())
                 .set(DESIGN_DRAFT.CHANGED_AT, utc(stamp))
-                .where(DESIGN_DRAFT.DESIGN.eq(id))
+                .where(ours(id))
                 .and(DESIGN_DRAFT.LOCK_VERSION.eq(lock))
                 .execute();
         if (changed != 1) {
             throw new StaleEdit(name);
         }
+    }
+
+    /** The draft of a number that is of this kind: bars and formulas share their numbers. */
+    private Condition ours(long id) {
+        return DESIGN_DRAFT.DESIGN.in(
+                DSL.select(DESIGN.ID).from(DESIGN).where(DESIGN.ID.eq(id)).and(DESIGN.KIND.eq(kind)));
     }
 
     @Override
@@ -162,9 +168,10 @@ class JooqDesigns<T> implements Designs<T> {
             DSLContext dsl = tx.dsl();
             var draft = dsl.select(DESIGN_DRAFT.NAME, DESIGN_DRAFT.CONTENT, DESIGN_DRAFT.LOCK_VERSION)
                     .from(DESIGN_DRAFT)
-                    .where(DESIGN_DRAFT.DESIGN.eq(id))
+                    .where(ours(id))
                     .forUpdate()
-                    .fetchSingle();
+                    .fetchOptional()
+                    .orElseThrow(() -> new StaleEdit(String.valueOf(id)));
             if (draft.value3() != lock) {
                 throw new StaleEdit(draft.value1());
             }
@@ -220,6 +227,7 @@ class JooqDesigns<T> implements Designs<T> {
         return db.select(DSL.coalesce(DESIGN.CURRENT_VERSION, DSL.field(newest), DSL.inline(0)))
                 .from(DESIGN)
                 .where(DESIGN.ID.eq(id))
+                .and(DESIGN.KIND.eq(kind))
                 .fetchOptional(r -> r.value1())
                 .orElse(0);
     }

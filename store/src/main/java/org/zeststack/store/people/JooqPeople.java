@@ -54,6 +54,19 @@ class JooqPeople implements People {
     }
 
     @Override
+    public void setPassword(long id, String passwordHash) {
+        db.update(PERSON)
+                .set(PERSON.PASSWORD_HASH, passwordHash)
+                .where(PERSON.ID.eq(id))
+                .execute();
+    }
+
+    @Override
+    public void setRole(long id, Role role) {
+        db.update(PERSON).set(PERSON.ROLE, role.name()).where(PERSON.ID.eq(id)).execute();
+    }
+
+    @Override
     public void noteFailure(String login, String address, Instant at) {
         db.insertInto(SIGN_IN_FAILURE, SIGN_IN_FAILURE.LOGIN, SIGN_IN_FAILURE.ADDRESS, SIGN_IN_FAILURE.AT)
                 .values(login, address, utc(at))

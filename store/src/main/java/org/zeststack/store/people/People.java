@@ -19,6 +19,10 @@ public interface People {
     /** Lets a person in or keeps them out. */
     void setActive(long id, boolean active);
 
+    void setPassword(long id, String passwordHash);
+
+    void setRole(long id, Role role);
+
     void noteFailure(String login, String address, Instant at);
 
     /** Failed sign-ins since a moment. */

@@ -13,6 +13,11 @@ import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.bar.Body;
+import org.zeststack.core.bar.Build;
+import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
@@ -53,6 +58,25 @@ public class JooqDesignsTest {
         assertEquals(formulas.draft(id).orElseThrow().content(), caramel(200));
         formulas.saveDraft(id, "caramel", caramel(300), lock + 1, STAMP);
         assertEquals(formulas.draft(id).orElseThrow().content(), caramel(300));
+    }
+
+    /** Designs share their numbers: what is known as a bar is no formula to be saved over. */
+    @Test
+    public void aFormulaIsNeverSavedOverABar() {
+        Designs<Bar> bars = new DesignStores().bars(db);
+        Bar bar = Bar.of(
+                Build.SHAPED,
+                new Body.Shaped(Body.Form.BLOCK, 40, 25, 15, 0),
+                List.of(BarLayer.mm(LayerKind.FILLING, "gianduja", 0)));
+        long id = bars.create("bar", bar, STAMP);
+        expectThrows(StaleEdit.class, () -> formulas.saveDraft(id, "caramel", caramel(100), 0, STAMP));
+        expectThrows(StaleEdit.class, () -> formulas.keepVersion(id, 0, "why", STAMP));
+        assertEquals(bars.draft(id).orElseThrow().content(), bar);
+        assertEquals(bars.draft(id).orElseThrow().name(), "bar");
+        assertEquals(bars.versions(id), List.of());
+        bars.keepVersion(id, 0, "first", STAMP);
+        assertEquals(bars.currentNumber(id), 1);
+        assertEquals(formulas.currentNumber(id), 0, "no version of a formula");
     }
 
     @Test

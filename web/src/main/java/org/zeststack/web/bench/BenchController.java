@@ -180,7 +180,15 @@ class BenchController {
                                             ? layer.map(RunSheet.LayerTarget::component)
                                                     .orElse("")
                                             : s.component())
-                            .map(b -> TemperWork.of(sheet, b, state, now))
+                            .map(b -> TemperWork.of(
+                                    sheet,
+                                    b,
+                                    state,
+                                    TemperWork.Read.of(
+                                            s.kind() == RunSheet.StepKind.TEMPER
+                                                    ? series
+                                                    : newest(run, sheet, state, b.key())),
+                                    now))
                             .orElse(null));
             model.addAttribute("handling", BowlHandling.of(sheet, s));
         });
@@ -259,11 +267,13 @@ class BenchController {
 
     /** The newest series of the step's component; earlier ones stand in the ledger. */
     private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchState state, BenchStep step) {
-        if (step.kind() != RunSheet.StepKind.COOK && step.kind() != RunSheet.StepKind.TEMPER) {
-            return Optional.empty();
-        }
+        boolean read = step.kind() == RunSheet.StepKind.COOK || step.kind() == RunSheet.StepKind.TEMPER;
+        return read ? newest(run, sheet, state, step.component()) : Optional.empty();
+    }
+
+    private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchState state, String component) {
         return bench.seriesOf(run.id()).stream()
-                .filter(s -> s.component().equals(step.component()))
+                .filter(s -> s.component().equals(component))
                 .reduce((earlier, later) -> later)
                 .map(s -> views.of(sheet, state, s));
     }

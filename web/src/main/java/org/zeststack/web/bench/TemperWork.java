@@ -46,8 +46,31 @@ public record TemperWork(
     /** Fed warm couverture stands at this where the person has not read it, °C. */
     private static final double USUAL_WARM_CELSIUS = 40;
 
-    /** A dip and when it was looked at. */
-    public record Proof(Instant at, EntryBody.Proof seen) {}
+    /**
+     * A dip and when it was looked at.
+     *
+     * @param gone why it no longer holds; empty while it does
+     */
+    public record Proof(Instant at, EntryBody.Proof seen, String gone) {
+
+        /** Whether it says that the bowl is in temper now. */
+        public boolean holds() {
+            return seen.passed() && gone.isEmpty();
+        }
+    }
+
+    /**
+     * What the readings of a bowl say of its proofs.
+     *
+     * @param begunAt when the newest readings began; empty where there are none
+     * @param lostAt when they said that it was lost; empty where they did not
+     */
+    record Read(Optional<Instant> begunAt, Optional<Instant> lostAt) {
+
+        static Read of(Optional<SeriesView> series) {
+            return new Read(series.map(s -> s.series().startedAt()), series.flatMap(SeriesView::lostAt));
+        }
+    }
 
     /**
      * What is left of a bowl.
@@ -63,7 +86,7 @@ public record TemperWork(
         }
     }
 
-    static TemperWork of(RunSheet sheet, RunSheet.InTemper bowl, BenchState state, Instant now) {
+    static TemperWork of(RunSheet sheet, RunSheet.InTemper bowl, BenchState state, Read read, Instant now) {
         Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(bowl.key());
         Optional<TemperPlan> plan = planned.filter(p -> bowl.cocoaButterFraction() != null)
                 .map(p -> TemperPlan.of(
@@ -75,7 +98,8 @@ public record TemperWork(
                                 p.emptyBowl(),
                                 p.roomCelsius(),
                                 sheet.measured())));
-        Optional<Proof> proof = state.proof(bowl.key()).map(e -> new Proof(e.at(), (EntryBody.Proof) e.body()));
+        Optional<Proof> proof = state.proof(bowl.key())
+                .map(e -> new Proof(e.at(), (EntryBody.Proof) e.body(), gone(e.at(), bowl, state, read)));
         return new TemperWork(
                 bowl,
                 sheet.measured(),
@@ -84,9 +108,20 @@ public record TemperWork(
                 proof,
                 state.waterIn(bowl.key()),
                 left(sheet, bowl, state, planned),
-                proof.filter(p -> p.seen().passed())
+                proof.filter(Proof::holds)
                         .map(p -> proveAgain(bowl, state, p, now))
                         .orElse(List.of()));
+    }
+
+    /** A proof is one bowl's: planned, begun or melted anew it is another, and one that was lost is none. */
+    private static String gone(Instant at, RunSheet.InTemper bowl, BenchState state, Read read) {
+        if (read.lostAt().filter(at::isBefore).isPresent()) {
+            return "it was lost since";
+        }
+        boolean another = read.begunAt().filter(at::isBefore).isPresent()
+                || state.bowl(bowl.key()).stream()
+                        .anyMatch(e -> e.body() instanceof EntryBody.TemperPlanned && e.at().isAfter(at));
+        return another ? "another bowl was begun since" : "";
     }
 
     private static Optional<Left> left(
@@ -150,6 +185,6 @@ public record TemperWork(
 
     /** Whether a dip said that it is in temper, nothing spoke against it since, and no water is in it. */
     public boolean inTemper() {
-        return waterAt.isEmpty() && proof.filter(p -> p.seen().passed()).isPresent();
+        return waterAt.isEmpty() && proof.filter(Proof::holds).isPresent();
     }
 }

@@ -38,7 +38,7 @@ class SecurityConfiguration {
 
     @Bean
     UserDetailsService peopleWhoMaySignIn(People people) {
-        return login -> people.find(login.strip().toLowerCase(java.util.Locale.ROOT))
+        return login -> people.find(Passwords.login(login))
                 .map(SignedIn::of)
                 .orElseThrow(() -> new UsernameNotFoundException(login));
     }
@@ -91,6 +91,7 @@ class SecurityConfiguration {
                                 "/rehearse",
                                 "/rehearse/**",
                                 "/temper/curve",
+                                "/account/password",
                                 "/sign-out")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/**")

@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Locale;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.web.authentication.AuthenticationFailureHandler;
@@ -73,8 +72,6 @@ class SignInThrottle extends OncePerRequestFilter
     }
 
     private static String login(HttpServletRequest request) {
-        String typed = request.getParameter("username");
-        String login = typed == null ? "" : typed.strip().toLowerCase(Locale.ROOT);
-        return login.substring(0, Math.min(60, login.length()));
+        return Passwords.login(request.getParameter("username"));
     }
 }

@@ -5,6 +5,9 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -17,6 +20,7 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.zeststack.postgres.DumpFile;
 import org.zeststack.postgres.PostgresTrouble;
 import org.zeststack.postgres.PrivatePostgres;
+import org.zeststack.web.security.Passwords;
 
 /** The program behind the {@code zest} command. */
 public final class Zest {
@@ -38,6 +42,7 @@ public final class Zest {
                             words,
                             database -> DumpFile.restore(
                                     database, argument(words), words.contains("--replace"), newestTables()));
+                case "password" -> password(words);
                 case "train" -> train();
                 default -> throw new PostgresTrouble(USAGE);
             }
@@ -77,6 +82,29 @@ public final class Zest {
         } else {
             withDatabase(words, database -> DumpFile.backup(database, file));
         }
+    }
+
+    /** Another password for an owner who has forgotten theirs, on the machine itself. */
+    private static void password(List<String> words) {
+        String login = Passwords.login(words.stream()
+                .skip(1)
+                .filter(w -> !w.startsWith("--"))
+                .findFirst()
+                .orElse(""));
+        boolean demo = words.contains("--demo");
+        if (System.getenv("ZEST_DATABASE_URL") == null && !PrivatePostgres.holdsData(home(demo))) {
+            throw new PostgresTrouble("There are no data in " + home(demo) + ".");
+        }
+        withDatabase(words, database -> {
+            try (Connection connection =
+                    DriverManager.getConnection(database.connection(), database.user(), database.password())) {
+                NewPassword.set(connection, login, NewPassword.ask(login));
+            } catch (SQLException e) {
+                throw new PostgresTrouble("Cannot change the password: " + e.getMessage(), e);
+            }
+        });
+        System.out.println(
+                "The password of " + login + " is changed; who was signed in under that name must do so again.");
     }
 
     private static String homeWords() {

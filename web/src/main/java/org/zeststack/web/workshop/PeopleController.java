@@ -1,7 +1,11 @@
 package org.zeststack.web.workshop;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -14,10 +18,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.people.People;
+import org.zeststack.store.people.Person;
 import org.zeststack.store.people.Role;
 import org.zeststack.store.people.Tokens;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
+import org.zeststack.web.security.Passwords;
 import org.zeststack.web.security.SignedIn;
 import org.zeststack.web.security.TokenText;
 
@@ -74,13 +80,48 @@ class PeopleController {
 
     @PostMapping("/workshop/people/{id}/active")
     String active(@PathVariable long id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn me) {
+        change(id, me, p -> people.setActive(id, active));
+        return HOME;
+    }
+
+    @PostMapping("/workshop/people/{id}/role")
+    String role(@PathVariable long id, @RequestParam Role role, @AuthenticationPrincipal SignedIn me) {
+        change(id, me, p -> people.setRole(id, role));
+        return HOME;
+    }
+
+    /** Another password for somebody who has forgotten it; who signs in with the old one is out. */
+    @PostMapping("/workshop/people/{id}/password")
+    String password(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String password,
+            @AuthenticationPrincipal SignedIn me,
+            HttpServletResponse response,
+            Model model) {
+        FormInput form = FormInput.of(Map.of());
+        change(id, me, p -> {
+            Optional<String> fault = Passwords.fault(password, List.of(p.login(), p.name()));
+            fault.ifPresent(f -> form.add(Fault.of("password-" + id, "", f)));
+            if (fault.isEmpty()) {
+                people.setPassword(id, passwords.encode(password));
+                people.forgetFailures(p.login());
+            }
+        });
+        if (form.faulty()) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            return page(model, form);
+        }
+        return HOME;
+    }
+
+    /** Changes somebody else; whoever is signed in under that name must do so anew. */
+    private void change(long id, SignedIn me, Consumer<Person> how) {
         people.all().stream()
                 .filter(p -> p.id() == id && !p.login().equals(me.login()))
                 .forEach(p -> {
-                    people.setActive(id, active);
+                    how.accept(p);
                     sessions.findByPrincipalName(p.login()).keySet().forEach(sessions::deleteById);
                 });
-        return HOME;
     }
 
     @PostMapping("/workshop/tokens")

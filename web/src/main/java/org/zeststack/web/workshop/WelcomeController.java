@@ -2,7 +2,7 @@ package org.zeststack.web.workshop;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
-import java.util.Locale;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -22,6 +22,7 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.security.Loopback;
+import org.zeststack.web.security.Passwords;
 
 /** The first visit: an owner with a password, or just one local person. Only from this machine. */
 @Page
@@ -96,15 +97,14 @@ class WelcomeController {
     /** A person as typed. */
     record NewPerson(String login, String name, String password) {
 
-        private static final int SHORTEST_PASSWORD = 10;
-
         static NewPerson read(FormInput form) {
-            String login = form.required("login", 60).toLowerCase(Locale.ROOT);
+            String login = Passwords.login(form.required("login", 60));
+            if (!login.isEmpty() && !Passwords.isLogin(login)) {
+                form.add(Fault.of("login", login, "Use letters, digits and . _ @ + - only."));
+            }
             String name = form.required("name", 80);
             String password = form.text("password");
-            if (password.length() < SHORTEST_PASSWORD || password.length() > 70) {
-                form.add(Fault.of("password", "", "Use 10 to 70 characters."));
-            }
+            Passwords.fault(password, List.of(login, name)).ifPresent(f -> form.add(Fault.of("password", "", f)));
             return new NewPerson(login, name, password);
         }
     }

@@ -38,7 +38,7 @@ public class PathTest {
     private static void signIn(Page page, String login) {
         page.navigate("/sign-in");
         page.fill("#username", login);
-        page.fill("#password", "correct horse");
+        page.fill("#password", "brass kettle on the quay");
         page.click("text=Sign in >> nth=-1");
         assertThat(page.locator("h1")).hasText("Today");
     }
@@ -73,17 +73,17 @@ public class PathTest {
         owner.fill("#placeAmount", "1 600");
         owner.fill("#name", "Ada");
         owner.fill("#login", "Ada");
-        owner.fill("#password", "correct horse");
+        owner.fill("#password", "brass kettle on the quay");
         owner.click("text=Create the owner");
         assertThat(owner.locator("#fault-placeAmount")).containsText("is not a number");
         owner.fill("#placeAmount", "1600");
-        owner.fill("#password", "correct horse");
+        owner.fill("#password", "brass kettle on the quay");
         owner.click("text=Create the owner");
         signIn(owner, "ada");
         owner.navigate("/workshop/people");
         owner.fill("#name", "Bo");
         owner.fill("#login", "bo");
-        owner.fill("#password", "correct horse");
+        owner.fill("#password", "brass kettle on the quay");
         owner.selectOption("#role", "BENCH");
         owner.click("text=Add >> nth=-1");
         assertThat(owner.locator("table").first()).containsText("Bo");

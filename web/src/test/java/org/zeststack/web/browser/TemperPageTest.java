@@ -126,6 +126,7 @@ public class TemperPageTest {
     @Test(dependsOnMethods = "seedToAPassedProof")
     public void theSlabHasItsOwnCourseAndALostBowlIsCalled() {
         plan("SLAB");
+        assertThat(page.locator("[data-out=proof]")).containsText("no longer holds: another bowl was begun since");
         assertThat(page.locator(".temper-plan")).containsText("The kept part must stand at 38.0 °C");
         startAnew();
         reads("46.8", "cooling");
@@ -133,7 +134,14 @@ public class TemperPageTest {
         reads("28.3", "warming");
         reads("31.5", "working");
         reads("88 F", "working");
+        page.fill("#proofMinutes", "4");
+        page.click("text=Write the proof down");
+        assertThat(page.locator("[data-out=proof]")).containsText("In temper by the proof of");
         reads("34.9", "lost");
+        assertThat(page.locator("[data-out=proof]")).containsText("no longer holds: it was lost since");
+        page.navigate(BOWL.replace("temper:", "line:"));
+        assertThat(page.locator("[data-out=proof]")).containsText("it was lost since");
+        page.navigate(BOWL);
         assertThat(page.locator("[data-out=next]")).containsText("Above 33.8 °C no good crystal is left");
     }
 

@@ -1,0 +1,73 @@
+package org.zeststack.web.workshop;
+
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.List;
+import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.core.quantity.Fault;
+import org.zeststack.store.people.People;
+import org.zeststack.store.people.Person;
+import org.zeststack.web.form.FormInput;
+import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Trouble;
+import org.zeststack.web.security.Passwords;
+import org.zeststack.web.security.SignedIn;
+
+/** One's own sign-in. */
+@Page
+class AccountController {
+
+    private final People people;
+    private final PasswordEncoder passwords;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
+
+    AccountController(
+            People people, PasswordEncoder passwords, FindByIndexNameSessionRepository<? extends Session> sessions) {
+        this.people = people;
+        this.passwords = passwords;
+        this.sessions = sessions;
+    }
+
+    @GetMapping("/account")
+    String page(Model model) {
+        model.addAttribute("form", FormInput.of(Map.of()));
+        return "workshop/account";
+    }
+
+    /** Another password for oneself; whoever else is signed in under the name is not any more. */
+    @PostMapping("/account/password")
+    String change(
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal SignedIn me,
+            HttpSession session,
+            HttpServletResponse response,
+            Model model) {
+        Person person = people.find(me.login()).orElseThrow(() -> Trouble.missing("A sign-in of your own"));
+        FormInput form = FormInput.of(typed);
+        if (!passwords.matches(form.text("current"), person.passwordHash())) {
+            form.add(Fault.of("current", "", "That is not your password now."));
+        }
+        Passwords.fault(form.text("password"), List.of(person.login(), person.name()))
+                .ifPresent(f -> form.add(Fault.of("password", "", f)));
+        if (form.faulty()) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            form.typed().remove("current");
+            form.typed().remove("password");
+            model.addAttribute("form", form);
+            return "workshop/account";
+        }
+        people.setPassword(person.id(), passwords.encode(form.text("password")));
+        sessions.findByPrincipalName(person.login()).keySet().stream()
+                .filter(id -> !id.equals(session.getId()))
+                .forEach(sessions::deleteById);
+        return "redirect:/account?changed";
+    }
+}

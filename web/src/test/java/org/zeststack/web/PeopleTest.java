@@ -1,0 +1,140 @@
+package org.zeststack.web;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.sql.Connection;
+import java.util.Map;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import org.zeststack.postgres.PostgresTrouble;
+import org.zeststack.web.start.PasswordOnTheMachine;
+
+/** Passwords and roles changed, checked at the server. */
+public class PeopleTest {
+
+    private TestApp app;
+
+    @BeforeClass
+    public void open() {
+        app = TestApp.demo();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() {
+        app.close();
+    }
+
+    private Visitor visitor(String login, String password) throws Exception {
+        return new Visitor(app.url()).signIn(login, password);
+    }
+
+    private long id(String login) {
+        return app.bean(JdbcTemplate.class).queryForObject("select id from person where login = ?", Long.class, login);
+    }
+
+    private static boolean in(Visitor visitor) throws Exception {
+        return visitor.get("/bars").statusCode() == 200;
+    }
+
+    private static int post(Visitor visitor, String path, String field, String value) throws Exception {
+        return visitor.post(path, Map.of(field, value, "_csrf", visitor.csrf())).statusCode();
+    }
+
+    @Test
+    public void onesOwnPasswordIsChangedAndOtherDevicesAreOut() throws Exception {
+        Visitor ilse = visitor("ilse", "lantern-harbour");
+        Visitor other = visitor("ilse", "lantern-harbour");
+        var wrong = ilse.post(
+                "/account/password", Map.of("current", "guess", "password", "password1234", "_csrf", ilse.csrf()));
+        assertEquals(wrong.statusCode(), 400);
+        assertTrue(wrong.body().contains("That is not your password now"), "the old one is asked for");
+        assertTrue(wrong.body().contains("guessed among the first"), "and the new one looked at");
+        assertTrue(in(other));
+        int changed = ilse.post(
+                        "/account/password",
+                        Map.of(
+                                "current",
+                                "lantern-harbour",
+                                "password",
+                                "brass kettle on the quay",
+                                "_csrf",
+                                ilse.csrf()))
+                .statusCode();
+        assertEquals(changed, 302);
+        assertTrue(in(ilse), "this device stays");
+        assertTrue(!in(other), "others sign in anew");
+        assertTrue(!in(visitor("ilse", "lantern-harbour")));
+        assertTrue(in(visitor(" ILSE", "brass kettle on the quay")));
+    }
+
+    @Test
+    public void anOwnerSetsPasswordsAndRolesOfOthersOnly() throws Exception {
+        Visitor owner = visitor("runa", "lantern-harbour");
+        Visitor teo = visitor("teo", "lantern-harbour");
+        String path = "/workshop/people/" + id("teo");
+        assertEquals(post(teo, path + "/role", "role", "OWNER"), 403, "nobody makes themselves an owner");
+        assertEquals(post(teo, path + "/password", "password", "brass kettle on the quay"), 403);
+        assertEquals(post(owner, path + "/password", "password", "short"), 400);
+        assertTrue(!in(teo), "who was signed in signs in anew");
+        assertTrue(in(visitor("teo", "lantern-harbour")), "nothing was changed");
+        assertEquals(post(owner, path + "/password", "password", "sugar under a tin moon"), 302);
+        Visitor again = visitor("teo", "sugar under a tin moon");
+        assertTrue(in(again));
+        assertEquals(post(owner, path + "/role", "role", "VIEWER"), 302);
+        assertTrue(!in(again), "the role of before is out");
+        Visitor viewer = visitor("teo", "sugar under a tin moon");
+        assertEquals(post(viewer, "/runs/5/start", "x", "y"), 403);
+        assertEquals(post(owner, path + "/role", "role", "BENCH"), 302);
+        assertEquals(post(owner, "/workshop/people/" + id("runa") + "/role", "role", "VIEWER"), 302);
+        assertTrue(in(owner), "an owner does not put themselves out");
+        assertEquals(owner.get("/workshop/people").statusCode(), 200);
+    }
+
+    @Test
+    public void namesAreLettersOnly() throws Exception {
+        Visitor owner = visitor("runa", "lantern-harbour");
+        var told = owner.post(
+                "/workshop/people",
+                Map.of(
+                        "name",
+                        "Somebody",
+                        "login",
+                        "ru\u202ena",
+                        "password",
+                        "brass kettle on the quay",
+                        "role",
+                        "BENCH",
+                        "_csrf",
+                        owner.csrf()));
+        assertTrue(told.body().contains("Use letters, digits and"), "no characters that turn the rest round");
+    }
+
+    @Test(dependsOnMethods = "onesOwnPasswordIsChangedAndOtherDevicesAreOut")
+    public void whoForgotTheirsSetsAnotherOnTheMachine() throws Exception {
+        Visitor ilse = visitor("ilse", "brass kettle on the quay");
+        assertTrue(in(ilse));
+        try (Connection connection =
+                app.bean(JdbcTemplate.class).getDataSource().getConnection()) {
+            PasswordOnTheMachine.set(connection, "ilse", "three grey gulls at noon");
+        }
+        assertTrue(!in(ilse));
+        assertTrue(in(visitor("ilse", "three grey gulls at noon")));
+        try (Connection connection =
+                app.bean(JdbcTemplate.class).getDataSource().getConnection()) {
+            assertTrue(expectThrows(
+                            PostgresTrouble.class,
+                            () -> PasswordOnTheMachine.set(connection, "nobody", "three grey gulls at noon"))
+                    .getMessage()
+                    .contains("Nobody signs in as"));
+            assertTrue(expectThrows(
+                            PostgresTrouble.class, () -> PasswordOnTheMachine.set(connection, "ilse", "aaaaaaaaaaaa"))
+                    .getMessage()
+                    .contains("guessed among the first"));
+        }
+        assertTrue(in(visitor("ilse", "three grey gulls at noon")));
+    }
+}
