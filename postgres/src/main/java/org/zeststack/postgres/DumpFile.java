@@ -107,6 +107,7 @@ public final class DumpFile {
 
     /** Everything of a database's own goes before a backup comes in, in the same transaction. */
     private static final String EMPTY = """
+            set client_min_messages = warning;
             do $$
             declare one record;
             begin

@@ -32,13 +32,16 @@ public final class PrivatePostgres implements AutoCloseable {
                     + " [ -z \"$0\" ] || rm -rf -- \"$0\"";
     private static final int READY_SECONDS = 30;
     private static final int GONE_SECONDS = 15;
+    private static final int WATCH_MILLIS = 1000;
+    private static final int STARTS_AGAIN = 3;
 
     private final Programs programs;
     private final Path home;
     private final boolean durable;
     private final String password;
     private final int port;
-    private Process holder;
+    private volatile Process holder;
+    private volatile boolean closing;
 
     private PrivatePostgres(Programs programs, Path home, boolean durable) {
         this.programs = programs;
@@ -57,6 +60,48 @@ public final class PrivatePostgres implements AutoCloseable {
         if (fresh) {
             execute("postgres", "create database " + NAME);
         }
+        if (durable) {
+            Thread watch = new Thread(this::watch, "zest-postgres-watch");
+            watch.setDaemon(true);
+            watch.start();
+        }
+    }
+
+    /** A server that ended without being asked to is started again on the same data and port. */
+    private void watch() {
+        while (!closing) {
+            pause(WATCH_MILLIS);
+            if (!closing && !serverLives()) {
+                System.err.println("zest: PostgreSQL has ended; it is started again. What was written down is kept.");
+                startAgain();
+            }
+        }
+    }
+
+    private synchronized void startAgain() {
+        for (int i = 0; i < STARTS_AGAIN && !closing; i++) {
+            end();
+            launch();
+            try {
+                awaitReady();
+                return;
+            } catch (PostgresTrouble trouble) {
+                // What the ended server left behind may still be going down.
+                pause(WATCH_MILLIS);
+            }
+        }
+        if (!closing) {
+            System.err.println("zest: PostgreSQL cannot be started again. Its log says why: " + log());
+            System.exit(1);
+        }
+    }
+
+    private boolean serverLives() {
+        String pid = line(data().resolve("postmaster.pid"), 0).strip();
+        return pid.matches("[0-9]{1,9}")
+                && ProcessHandle.of(Long.parseLong(pid))
+                        .filter(ProcessHandle::isAlive)
+                        .isPresent();
     }
 
     /**
@@ -209,7 +254,7 @@ public final class PrivatePostgres implements AutoCloseable {
             }
             pause(50);
         }
-        close();
+        end();
         throw new PostgresTrouble("PostgreSQL did not answer within " + READY_SECONDS + " s:\n" + tail(), last);
     }
 
@@ -273,6 +318,11 @@ public final class PrivatePostgres implements AutoCloseable {
     /** Stops the server. */
     @Override
     public void close() {
+        closing = true;
+        end();
+    }
+
+    private synchronized void end() {
         if (holder == null) {
             return;
         }

@@ -48,6 +48,36 @@ public class PrivatePostgresTest {
         delete(parent);
     }
 
+    /** A server that is killed comes back by itself with what was written to it. */
+    @Test
+    public void aServerThatIsKilledIsStartedAgain() throws Exception {
+        Path parent = Files.createTempDirectory("zest-test-");
+        Files.setPosixFilePermissions(parent, PosixFilePermissions.fromString("rwxr-xr-x"));
+        try (PrivatePostgres postgres = PrivatePostgres.durable(parent.resolve("kept"))) {
+            postgres.execute(PrivatePostgres.NAME, "create table kept as select 42 as answer");
+            Path note = postgres.home().resolve("data").resolve("postmaster.pid");
+            String pid = Files.readAllLines(note).get(0);
+            ProcessHandle.of(Long.parseLong(pid)).orElseThrow().destroyForcibly();
+            String answer = "";
+            for (int i = 0; i < 300 && answer.isEmpty(); i++) {
+                Thread.sleep(100);
+                answer = answered(postgres, pid, note);
+            }
+            assertEquals(answer, "42");
+        }
+        delete(parent);
+    }
+
+    /** What the server that came after one says; empty while it is not there. */
+    private static String answered(PrivatePostgres postgres, String before, Path note) {
+        try {
+            boolean another = !Files.readAllLines(note).get(0).equals(before);
+            return another ? show(postgres, "select answer from kept") : "";
+        } catch (IOException | IndexOutOfBoundsException | SQLException e) {
+            return "";
+        }
+    }
+
     @Test
     public void aDirectoryClosedToTheServersUserIsReplaced() throws Exception {
         Path closed = Files.createTempDirectory("zest-closed-");

@@ -44,6 +44,11 @@ public final class TestDatabase {
         return new TestDatabase(server.url(name));
     }
 
+    /** Runs something on the server itself, beside every database of a test. */
+    public static synchronized void onServer(String sql) {
+        server.execute(PrivatePostgres.NAME, sql);
+    }
+
     public String url() {
         return url;
     }

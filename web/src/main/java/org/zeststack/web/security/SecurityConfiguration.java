@@ -16,6 +16,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.NullSecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import org.zeststack.store.people.People;
@@ -27,9 +28,7 @@ class SecurityConfiguration {
     private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
             + "img-src 'self' data: blob:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
             + "frame-ancestors 'none'";
-    private static final String[] OPEN = {
-        "/sign-in", "/welcome", "/welcome/demo", "/assets/**", "/webjars/**", "/favicon.ico", "/error"
-    };
+    private static final String[] OPEN = {"/sign-in", "/welcome", "/welcome/demo", "/error"};
 
     @Bean
     PasswordEncoder passwordEncoder() {
@@ -41,6 +40,22 @@ class SecurityConfiguration {
         return login -> people.find(Passwords.login(login))
                 .map(SignedIn::of)
                 .orElseThrow(() -> new UsernameNotFoundException(login));
+    }
+
+    /** Styles, scripts and pictures are everybody's: no session is looked for, so they cost the database nothing. */
+    @Bean
+    @Order(0)
+    SecurityFilterChain files(HttpSecurity http) throws Exception {
+        return http.securityMatcher("/assets/**", "/webjars/**", "/favicon.ico")
+                .headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+                        .cacheControl(cache -> cache.disable()))
+                .anonymous(anonymous -> anonymous.disable())
+                .securityContext(context -> context.securityContextRepository(new NullSecurityContextRepository()))
+                .sessionManagement(sessions -> sessions.disable())
+                .requestCache(cache -> cache.disable())
+                .csrf(csrf -> csrf.disable())
+                .logout(out -> out.disable())
+                .build();
     }
 
     @Bean
