@@ -18,7 +18,6 @@ public final class BowlHand {
     private static final int LONGEST_SECONDS = 3 * 3600;
     private static final double MELTING_WATTS_PER_KG = 420;
     private static final double GENTLE_WATTS_PER_KG = 45;
-    private static final double BURST_WATTS = 250;
     private static final int HANDFULS = 5;
     private static final int HANDFUL_SECONDS = 25;
     /** After a burst it is stirred so long. */
@@ -239,7 +238,7 @@ public final class BowlHand {
                 || celsius > window.work().greatest() - NEAR_TOP_KELVIN;
         if (!enough) {
             boolean near = celsius > window.work().least() - NEAR_KELVIN;
-            heat(BURST_WATTS);
+            heat(plan.doses().burstWatts());
             burstEnds = bowl.second() + (int) Math.ceil(plan.doses().burstSeconds() / (near ? 3 : 1));
             next(Stage.BURST);
         } else if (share < 0.02) {

@@ -25,8 +25,9 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
      * @param keptCelsius of the part in the bowl when the slab's comes back
      * @param waterGrams in the bath
      * @param iceGrams in it
-     * @param burstSeconds at half power
+     * @param burstSeconds length of one
      * @param bursts about how many
+     * @param burstWatts heat that one brings while it lasts
      */
     public record Doses(
             double stirredGrams,
@@ -35,9 +36,10 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
             double waterGrams,
             double iceGrams,
             double burstSeconds,
-            long bursts) {
+            long bursts,
+            double burstWatts) {
 
-        static final Doses NONE = new Doses(0, 0, 0, 0, 0, 0, 0);
+        static final Doses NONE = new Doses(0, 0, 0, 0, 0, 0, 0, 0);
     }
 
     private static final String FELT = "Common practice, no source: without a thermometer the proof decides.";
@@ -68,6 +70,9 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
 
     /** Heat that a burst at half power brings into a bowl, W, and the longest of them, s (our own choice). */
     static final double BURST_WATTS = 250;
+
+    /** At the lowest power, for bowls that half power would heat too fast. */
+    private static final double LEAST_WATTS = 80;
 
     private static final double LONGEST_BURST = 30;
     private static final double SHORTEST_BURST = 8;
@@ -189,7 +194,7 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                         proof(of)),
                 of.grams - seed,
                 seed,
-                new Doses(stirred, 0, 0, 0, 0, 0, 0));
+                new Doses(stirred, 0, 0, 0, 0, 0, 0, 0));
     }
 
     private static TemperPlan slab(Of of) {
@@ -224,7 +229,7 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                         proof(of)),
                 of.grams,
                 0,
-                new Doses(0, SLAB_SHARE, kept, 0, 0, 0, 0));
+                new Doses(0, SLAB_SHARE, kept, 0, 0, 0, 0, 0));
     }
 
     private static TemperPlan bath(Of of) {
@@ -267,21 +272,23 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                         proof(of)),
                 of.grams,
                 0,
-                new Doses(0, 0, 0, water, ice, 0, 0));
+                new Doses(0, 0, 0, water, ice, 0, 0, 0));
     }
 
     private static TemperPlan partial(Of of) {
         double perGram = Seed.SOLID * (of.middle() - of.roomCelsius) + Seed.LATENT * of.cocoaButterFraction * PARTLY;
         double all = of.grams * perGram + of.bowl.joulesPerKelvin() * (of.middle() - of.roomCelsius);
         double perKelvin = of.grams * Seed.LIQUID + of.bowl.joulesPerKelvin();
-        double burst = Math.max(SHORTEST_BURST, Math.min(LONGEST_BURST, perKelvin * BURST_KELVIN / BURST_WATTS));
-        long bursts = Math.round(Math.max(1, all / BURST_WATTS / burst));
+        boolean small = perKelvin * BURST_KELVIN / BURST_WATTS < SHORTEST_BURST;
+        double watts = small ? LEAST_WATTS : BURST_WATTS;
+        double burst = Math.min(LONGEST_BURST, perKelvin * BURST_KELVIN / watts);
+        long bursts = Math.round(Math.max(1, all / watts / burst));
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(
-                "Warm %s g in pieces in about %d bursts of %s s at half power, stirring after each."
-                        .formatted(fixed(of.grams, 0), bursts, fixed(burst, 0)),
+                "Warm %s g in pieces in about %d bursts of %s s at %s power, stirring after each."
+                        .formatted(fixed(of.grams, 0), bursts, fixed(burst, 0), small ? "the lowest" : "half"),
                 "%s kJ melt about three quarters; a burst brings about %s K."
-                        .formatted(fixed(all / 1000, 0), plain(BURST_KELVIN))));
+                        .formatted(fixed(all / 1000, 0), fixed(watts * burst / perKelvin, 1))));
         if (of.bowl.material() == Bowl.Material.GLASS && of.bowl.grams() > 0) {
             lines.add(new Line(
                     "Glass holds heat and goes on melting: wait a minute before the last bursts.",
@@ -300,7 +307,8 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                 "The pieces must be in temper: glossy, with a snap, without bloom.",
                 "They are the seed; nothing else makes crystals here."));
         lines.add(proof(of));
-        return new TemperPlan(Method.PARTIAL, List.copyOf(lines), of.grams, 0, new Doses(0, 0, 0, 0, 0, burst, bursts));
+        return new TemperPlan(
+                Method.PARTIAL, List.copyOf(lines), of.grams, 0, new Doses(0, 0, 0, 0, 0, burst, bursts, watts));
     }
 
     private static TemperPlan prepared(Of of) {

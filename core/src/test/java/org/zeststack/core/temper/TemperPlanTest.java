@@ -69,6 +69,22 @@ public class TemperPlanTest {
         assertTrue(words(plan(Method.PARTIAL, "milk", 400, new Bowl(800, Bowl.Material.GLASS)))
                 .contains("Glass holds heat"));
         assertEquals(plan(Method.PARTIAL, "milk", 400, Bowl.NONE).seedGrams(), 0, 0);
+        // 250 W for at most 30 s: 7.5 kJ on 3000 × 1.65 J/K are 1.5 K
+        TemperPlan big = plan(Method.PARTIAL, "dark", 3000, Bowl.NONE);
+        assertEquals(big.doses().burstSeconds(), 30, 0);
+        assertTrue(
+                big.lines().get(0).why().contains("a burst brings about 1.5 K"),
+                big.lines().toString());
+        // 100 g would be 12 K warmer after 8 s of it: at 80 W 165 J/K are 3 K warmer after 6.2 s
+        TemperPlan small = plan(Method.PARTIAL, "dark", 100, Bowl.NONE);
+        near(small.doses().burstSeconds(), 165 * 3 / 80.0, 1e-9, "at the lowest power");
+        assertTrue(words(small).contains("bursts of 6 s at the lowest power"), words(small));
+        assertTrue(
+                small.lines().get(0).why().contains("a burst brings about 3.0 K"),
+                small.lines().toString());
+        // 8 s at half power are 3 K for 2000 / 3 J/K, 404.04 g
+        assertTrue(words(plan(Method.PARTIAL, "dark", 405, Bowl.NONE)).contains("8 s at half power"));
+        assertTrue(words(plan(Method.PARTIAL, "dark", 404, Bowl.NONE)).contains("at the lowest power"));
     }
 
     /** Without a thermometer only what stands in the room has degrees, and prepared seed, which cannot be felt. */
