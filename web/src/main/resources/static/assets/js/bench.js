@@ -109,11 +109,21 @@ function giveBack(taken) {
   }
 }
 
+/** A photograph belongs to the one entry that it was sent with. */
+function forgetPhotographs(form) {
+  form.querySelectorAll('[data-photo]').forEach((place) => {
+    form.elements[place.dataset.field].value = '';
+    place.querySelector('img')?.remove();
+  });
+}
+
 async function deliver(form, body) {
   const taken = take(form);
   const { status, answer } = await send(body.key ?? body.readings[0].key, form.dataset.url, body);
   if (showFaults(form, answer, status)) {
     giveBack(taken);
+  } else {
+    forgetPhotographs(form);
   }
   asked.set(form, body);
   refresh();

@@ -220,6 +220,12 @@ public class TemperPageTest {
         assertThat(page.locator("[data-out=proof]")).containsText("20.0");
         assertThat(page.locator("[data-out=proof] a")).hasAttribute("href", Pattern.compile("/photos/[0-9]+"));
 
+        assertThat(page.locator("[data-photo] img")).hasCount(0);
+        page.fill("#proofMinutes", "4.5");
+        page.click("text=Write the proof down");
+        assertThat(page.locator("[data-out=proof]")).containsText("set in 4.5 min");
+        assertThat(page.locator("[data-out=proof] a")).hasCount(0);
+
         page.fill("#leftGrams", "200");
         page.fill("#leftCelsius", "28.5");
         page.click("text=What does it still serve?");
