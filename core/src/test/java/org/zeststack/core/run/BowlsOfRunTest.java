@@ -269,6 +269,44 @@ public class BowlsOfRunTest {
         assertEquals(against(sheet, null, entry(5, proof("another", 4, false))), List.of(), "never worked");
     }
 
+    private static ProofStanding standing(int nowMinute, Integer begun, Integer lost, BenchEntry... entries) {
+        RunSheet sheet = sheet();
+        ProofStanding.Read read = new ProofStanding.Read(
+                Optional.ofNullable(begun).map(m -> EIGHT.plus(Duration.ofMinutes(m))),
+                Optional.ofNullable(lost).map(m -> EIGHT.plus(Duration.ofMinutes(m))));
+        return ProofStanding.of(
+                        coat(sheet),
+                        BenchState.of(sheet, List.of(entries)),
+                        read,
+                        EIGHT.plus(Duration.ofMinutes(nowMinute)))
+                .orElseThrow();
+    }
+
+    @Test
+    public void aProofIsOneBowlsAndOfItsTime() {
+        RunSheet.InTemper bowl = coat(sheet());
+        BenchEntry dip = entry(20, proof(bowl.key(), 4, false));
+        assertTrue(standing(50, 10, null, dip).holds());
+        assertEquals(standing(50, 10, null, dip).again(), List.of(), "thirty minutes");
+        assertEquals(standing(51, 10, null, dip).again(), List.of("the proof is 31 min old"));
+        assertEquals(standing(30, 10, 25, dip).gone(), "it was lost since");
+        assertEquals(standing(51, 10, 25, dip).again(), List.of(), "what no longer holds is not proved again");
+        assertTrue(standing(30, 10, 15, dip).holds(), "lost before, brought back and proved");
+        assertEquals(standing(30, 25, null, dip).gone(), "another bowl was begun since");
+        BenchEntry planned =
+                entry(25, new EntryBody.TemperPlanned(bowl.key(), Method.SEED, 0, Bowl.Material.STEEL, 20, null));
+        assertEquals(standing(30, 10, null, dip, planned).gone(), "another bowl was begun since");
+        assertTrue(
+                !standing(30, 10, null, entry(20, proof(bowl.key(), 4, true))).holds(), "streaks");
+        BenchEntry left = entry(22, new EntryBody.BowlLeft(bowl.key(), 400, null));
+        BenchEntry fifth = entry(24, new EntryBody.Fed(bowl.key(), 100, 40));
+        assertEquals(standing(30, 10, null, dip, left, fifth).again(), List.of(), "a fifth");
+        BenchEntry more = entry(24, new EntryBody.Fed(bowl.key(), 101, 40));
+        assertEquals(standing(30, 10, null, dip, left, more).again(), List.of("more than a fifth of it was fed since"));
+        BenchEntry before = entry(19, new EntryBody.Fed(bowl.key(), 300, 40));
+        assertEquals(standing(30, 10, null, dip, left, before).again(), List.of(), "fed before the proof");
+    }
+
     @Test
     public void aProofPassesWithinItsMinutesAndWithoutAFlaw() {
         assertTrue(((EntryBody.Proof) proof("x", 5, false)).passed());

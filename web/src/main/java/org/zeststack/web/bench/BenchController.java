@@ -26,6 +26,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.ProofStanding;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.sugar.Learned;
@@ -184,7 +185,7 @@ class BenchController {
                                     sheet,
                                     b,
                                     state,
-                                    TemperWork.Read.of(
+                                    read(
                                             s.kind() == RunSheet.StepKind.TEMPER
                                                     ? series
                                                     : newest(run, sheet, state, b.key())),
@@ -263,6 +264,10 @@ class BenchController {
         List<BenchEntry> newest = new ArrayList<>(state.entries());
         Collections.reverse(newest);
         return newest.stream().limit(RECENT).toList();
+    }
+
+    private static ProofStanding.Read read(Optional<SeriesView> series) {
+        return new ProofStanding.Read(series.map(s -> s.series().startedAt()), series.flatMap(SeriesView::lostAt));
     }
 
     /** The newest series of the step's component; earlier ones stand in the ledger. */

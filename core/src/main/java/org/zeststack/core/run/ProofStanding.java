@@ -1,0 +1,75 @@
+package org.zeststack.core.run;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.core.temper.Feed;
+
+/**
+ * How a bowl stands by its last proof.
+ *
+ * @param at when the dip was looked at
+ * @param gone why it no longer holds; empty while it does
+ * @param again why it must be proved again though it holds; empty where it need not
+ */
+public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<String> again) {
+
+    /** A bowl in temper is proved again after so many minutes (common practice, no source). */
+    public static final long LASTS_MINUTES = 30;
+
+    /**
+     * What the readings of a bowl say of its proofs.
+     *
+     * @param begunAt when the newest readings began; empty where there are none
+     * @param lostAt when they said that it was lost; empty where they did not
+     */
+    public record Read(Optional<Instant> begunAt, Optional<Instant> lostAt) {}
+
+    /** The last proof of a bowl; empty where none was dipped. */
+    public static Optional<ProofStanding> of(RunSheet.InTemper bowl, BenchState state, Read read, Instant now) {
+        return state.proof(bowl.key()).map(e -> {
+            EntryBody.Proof seen = (EntryBody.Proof) e.body();
+            String gone = gone(e.at(), bowl, state, read);
+            boolean holds = seen.passed() && gone.isEmpty();
+            return new ProofStanding(e.at(), seen, gone, holds ? again(e.at(), bowl, state, now) : List.of());
+        });
+    }
+
+    /** Whether it says that the bowl is in temper now. */
+    public boolean holds() {
+        return seen.passed() && gone.isEmpty();
+    }
+
+    /** A proof is one bowl's: planned, begun or melted anew it is another, and one that was lost is none. */
+    private static String gone(Instant at, RunSheet.InTemper bowl, BenchState state, Read read) {
+        if (read.lostAt().filter(at::isBefore).isPresent()) {
+            return "it was lost since";
+        }
+        boolean another = read.begunAt().filter(at::isBefore).isPresent()
+                || state.bowl(bowl.key()).stream()
+                        .anyMatch(e -> e.body() instanceof EntryBody.TemperPlanned && e.at().isAfter(at));
+        return another ? "another bowl was begun since" : "";
+    }
+
+    private static List<String> again(Instant at, RunSheet.InTemper bowl, BenchState state, Instant now) {
+        List<String> why = new ArrayList<>();
+        long minutes = Duration.between(at, now).toMinutes();
+        if (minutes > LASTS_MINUTES) {
+            why.add("the proof is %d min old".formatted(minutes));
+        }
+        double fed = state.fed(bowl.key()).stream()
+                .filter(e -> e.at().isAfter(at))
+                .mapToDouble(e -> ((EntryBody.Fed) e.body()).grams())
+                .sum();
+        double inBowl = state.left(bowl.key()).stream()
+                .reduce((earlier, later) -> later)
+                .map(e -> ((EntryBody.BowlLeft) e.body()).grams())
+                .orElse(bowl.grams());
+        if (fed / (fed + inBowl) > Feed.PROVE_AGAIN) {
+            why.add("more than a fifth of it was fed since");
+        }
+        return List.copyOf(why);
+    }
+}
