@@ -99,13 +99,23 @@ public final class DumpFile {
     }
 
     /** Tables whose rows are of the moment: who is signed in, who failed to. They are not backed up. */
-    private static final List<String> PASSING =
-            List.of("spring_session", "spring_session_attributes", "sign_in_failure");
+    private static final List<String> PASSING = List.of(
+            "spring_session", "spring_session_attributes", "sign_in_failure", "known_device", "made", "bench_device");
 
     private static final FileAttribute<Set<PosixFilePermission>> OURS =
             PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------"));
 
     /** Everything of a database's own goes before a backup comes in, in the same transaction. */
+    /** Whoever keeps something of these data in memory sees by this that they are others now. */
+    private static final String ANOTHER_EPOCH = """
+            do $$
+            begin
+              if to_regclass('public.data_epoch') is not null then
+                update public.data_epoch set epoch = gen_random_uuid();
+              end if;
+            end $$;
+            """;
+
     private static final String EMPTY = """
             set client_min_messages = warning;
             do $$
@@ -251,7 +261,7 @@ public final class DumpFile {
                             != 0) {
                         throw new PostgresTrouble(file + " could not be read; see above.");
                     }
-                    Files.writeString(script, EMPTY + "\\i " + body + "\n");
+                    Files.writeString(script, EMPTY + "\\i " + body + "\n" + ANOTHER_EPOCH);
                     run(
                             database,
                             "psql",

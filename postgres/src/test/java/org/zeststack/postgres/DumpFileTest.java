@@ -25,6 +25,8 @@ import org.zeststack.postgres.DumpFile.Database;
 
 public class DumpFileTest {
 
+    private static final String EPOCH = "00000000-0000-0000-0000-000000000001";
+
     private PrivatePostgres postgres;
     private Path directory;
 
@@ -61,6 +63,7 @@ public class DumpFileTest {
         postgres.execute(name, "create table design as select 1 as id");
         postgres.execute(name, "create table run as select generate_series(1, 3) as id");
         postgres.execute(name, "create table spring_session as select 'secret' as id");
+        postgres.execute(name, "create table data_epoch as select '%s'::uuid as epoch".formatted(EPOCH));
         postgres.execute(name, "create table sign_in_failure as select 'guess' as id");
         postgres.execute(
                 name,
@@ -95,6 +98,19 @@ public class DumpFileTest {
 
     private static String refused(Runnable work) {
         return expectThrows(PostgresTrouble.class, work::run).getMessage();
+    }
+
+    /** A program that kept something of the data in memory must see that they are others now, even where all numbers are the same. */
+    @Test
+    public void whatIsRestoredIsAnotherEpoch() throws Exception {
+        Database from = database("epoch_source");
+        tables("epoch_source");
+        Path file = directory.resolve("epoch.zest");
+        said(() -> DumpFile.backup(from, file));
+        assertEquals(count(from, "data_epoch where epoch = '%s'".formatted(EPOCH)), 1);
+        said(() -> DumpFile.restore(from, file, true, 7));
+        assertEquals(count(from, "data_epoch"), 1);
+        assertEquals(count(from, "data_epoch where epoch = '%s'".formatted(EPOCH)), 0);
     }
 
     @Test

@@ -2,6 +2,8 @@ package org.zeststack.store;
 
 import java.time.Duration;
 import java.util.function.Supplier;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Something read often and changed seldom: what was read is taken for true for a fifth of a second. What this instance
@@ -33,7 +35,16 @@ public final class Trusted<T> {
         return now.content;
     }
 
+    /** Within a transaction once more when it is through: somebody may have read in between what was there before. */
     public void forget() {
         held = null;
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCommit() {
+                    held = null;
+                }
+            });
+        }
     }
 }

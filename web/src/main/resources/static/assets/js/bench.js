@@ -3,25 +3,22 @@
 import { showAlarm, tell } from './alarm.js';
 import { drawCharts } from './chart.js';
 import { photographs } from './photo.js';
-import { flush, newKey, send, waiting } from './queue.js';
-import { fragment, latest, postJson, replaceLive } from './talk.js';
+import { dismiss, flush, newKey, refused, send, standBy, waiting, waitingOf } from './queue.js';
+import { csrf, fragment, latest, postJson, replaceLive } from './talk.js';
 
 const main = document.getElementById('main');
-let clockAhead = 0;
+const { bench: run } = main.dataset;
+const REPORT_MILLIS = 30000;
 
-/** The server's time, whatever this device's clock says. */
-const now = () => new Date(Date.now() + clockAhead).toISOString();
-
-async function setClock() {
-  const before = Date.now();
-  const response = await fetch('/bench/clock', { headers: { 'X-Requested-With': 'fetch' } });
-  const { millis } = await response.json();
-  clockAhead = millis - (before + Date.now()) / 2;
-}
+/** Fields that a form has for pages without scripts. */
+const PLAIN = ['_csrf', 'once'];
 
 /** What a form writes down: its entry and what it says of itself. */
 const purpose = (form) =>
-  [form.dataset.entry, form.dataset.component, ...[...form.querySelectorAll('[type=hidden]')].map((f) => f.value)].join();
+  [form.dataset.entry, form.dataset.component, ...hidden(form).map((f) => f.value)].join();
+
+/** Hidden fields that say something of an entry; what only a page without scripts sends is none of them. */
+const hidden = (form) => [...form.querySelectorAll('[type=hidden]')].filter((f) => !PLAIN.includes(f.name));
 
 /** Puts another work area in place; a form that both have stays, with what is typed and asked in it. */
 function exchange(old, work) {
@@ -117,15 +114,22 @@ function forgetPhotographs(form) {
   });
 }
 
+/** Whether everything that was taken out stands in its fields again. */
+const stands = (taken) => taken.every(([field, value]) => field.isConnected && (field.type === 'checkbox' ? field.checked : field.value) === value);
+
 async function deliver(form, body) {
-  const taken = take(form);
-  const { status, answer } = await send(body.key ?? body.readings[0].key, form.dataset.url, body);
+  const { kept, answer: coming } = send(body.key ?? body.readings[0].key, form.dataset.url, body, run);
+  // What this browser has no room for stays in its fields until it is sent.
+  const taken = kept ? take(form) : [];
+  const { status, answer, take: has } = await coming;
   if (showFaults(form, answer, status)) {
     giveBack(taken);
+    asked.set(form, body);
+    stands(taken) && form.isConnected && has();
   } else {
+    kept || take(form);
     forgetPhotographs(form);
   }
-  asked.set(form, body);
   refresh();
 }
 
@@ -136,15 +140,15 @@ function stand(form) {
 }
 
 function sendEntry(form) {
-  const fields = Object.fromEntries(new FormData(form).entries());
-  const { entry: kind, component = '' } = form.dataset;
-  deliver(form, { key: newKey(), kind, fields, component, device: navigator.platform, at: now() });
+  const fields = Object.fromEntries([...new FormData(form).entries()].filter(([name]) => !PLAIN.includes(name)));
+  const { entry: kind, component = '', corrects } = form.dataset;
+  deliver(form, { key: newKey(), kind, fields, component, device: navigator.platform, corrects });
 }
 
 function sendReading(form) {
   const celsius = form.elements.celsius.value;
   const confirmed = form.elements.confirmed?.checked ?? false;
-  deliver(form, { readings: [{ key: newKey(), celsius, at: now(), confirmed }] });
+  deliver(form, { readings: [{ key: newKey(), celsius, confirmed }] });
 }
 
 document.addEventListener('submit', (event) => {
@@ -215,37 +219,118 @@ document.addEventListener('click', async (event) => {
   } else if ('end' in button.dataset) {
     await postJson(button.dataset.url, {});
     refresh();
-  } else if ('undo' in button.dataset) {
-    const key = newKey();
-    await send(key, button.dataset.url, { key, kind: 'UNDO', fields: {}, at: now(), corrects: button.dataset.corrects });
-    refresh();
+  } else if ('dismiss' in button.dataset) {
+    dismiss(button.dataset.dismiss);
+  } else if ('stands' in button.dataset) {
+    standBy(button.dataset.stands);
   }
 });
 
+/** Why what is written down here is not sent yet, in words. */
+function why({ count, others, unkept, state }) {
+  const so = `${count} written down here and not sent yet`;
+  const room = unkept ? ' This browser has no room to keep them: leave this page open until they are sent.' : '';
+  if (state === 'signed-out') {
+    return `You are signed out: ${so}. Sign in to send.${room}`;
+  }
+  if (state === 'another' || others.length > 0) {
+    return `Waiting: ${so}. ${others.join(', ') || 'Who wrote it'} must sign in to send what is theirs.${room}`;
+  }
+  return `Waiting for the workshop: ${so}.${room}`;
+}
+
 function showWaiting() {
   const told = document.querySelector('[data-waiting]');
-  told.hidden = waiting() === 0;
-  told.textContent = `Waiting for the workshop: ${waiting()} written down here and not sent yet.`;
+  const now = waiting();
+  told.hidden = now.count === 0;
+  told.textContent = now.count === 0 ? '' : why(now);
+  if (now.count > 0 && now.state === 'signed-out') {
+    const link = document.createElement('a');
+    link.href = `/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`;
+    link.target = '_blank';
+    link.rel = 'noopener';
+    link.textContent = 'Sign in';
+    told.append(' ', link);
+  }
+  showRefused();
+  report();
+}
+
+/** In words what somebody typed. */
+function inWords(body) {
+  const typed = body.readings ? body.readings.map((r) => `${r.celsius} °C`) : Object.entries(body.fields).map(([name, value]) => `${name} ${value}`);
+  return [body.kind?.toLowerCase() ?? 'reading', ...typed].join(', ');
+}
+
+/** What was not accepted stands here with its reason until a hand dismisses it. */
+function showRefused() {
+  const place = document.querySelector('[data-refused]');
+  const items = refused();
+  place.hidden = items.length === 0;
+  place.replaceChildren(
+    ...items.map((item) => {
+      const line = document.createElement('span');
+      line.className = 'not-accepted';
+      line.append(`Not written down: ${inWords(item.body)}. ${item.refused} `);
+      for (const [name, words] of [...(item.asked ? [['stands', 'It is so: write it down']] : []), ['dismiss', 'Dismiss']]) {
+        const button = document.createElement('button');
+        button.type = 'button';
+        button.className = 'quiet';
+        button.dataset[name] = item.id;
+        button.textContent = words;
+        line.append(button, ' ');
+      }
+      return line;
+    }),
+  );
 }
 
 document.addEventListener('zest-queue', showWaiting);
 
-/** Something from before this page was opened was not accepted: it is shown, not dropped. */
-document.addEventListener('zest-refused', ({ detail }) => {
-  const told = document.querySelector('[data-refused]');
-  told.hidden = false;
-  told.textContent = `Not accepted: ${JSON.stringify(detail.body.fields ?? detail.body.readings)}. ${detail.message}`;
-});
+/** This device among those of the workshop. */
+function device() {
+  try {
+    localStorage['zest-device'] ??= newKey();
+    return localStorage['zest-device'];
+  } catch {
+    return newKey();
+  }
+}
 
-const events = new EventSource(`${main.dataset.events}?seen=${main.dataset.seen}`);
-events.addEventListener('change', refresh);
+const thisDevice = device();
+let reported = '';
+
+/** Tells how much waits here, so that whoever closes the run knows; at most what is new, and now and then that we are still here. */
+function report(gone = false) {
+  const body = JSON.stringify({ device: thisDevice, name: navigator.platform, unsent: waitingOf(run), gone });
+  if (body !== reported) {
+    reported = body;
+    const headers = { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': csrf, 'X-Requested-With': 'fetch' };
+    fetch(`/bench/${run}/device`, { method: 'POST', keepalive: true, headers, body }).catch(() => (reported = ''));
+  }
+}
+
+setInterval(() => {
+  reported = '';
+  report();
+}, REPORT_MILLIS);
+addEventListener('pagehide', () => report(true));
+
+/** Follows what anyone writes; a stream that ended with its session is opened again after signing in. */
+let events;
+function follow() {
+  events = new EventSource(`${main.dataset.events}?seen=${main.dataset.seen}`);
+  events.addEventListener('change', refresh);
+}
+follow();
+setInterval(() => events.readyState === EventSource.CLOSED && follow(), 5000);
 
 /** A clock that runs goes on without anything being written down. */
 setInterval(() => document.querySelector('[data-ticks="true"]') && refresh(), 10000);
 
 photographs(main, () => {});
 showAlarm();
-setClock().catch(() => {});
 flush();
+showWaiting();
 showStep();
 drawCharts();

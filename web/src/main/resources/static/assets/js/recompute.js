@@ -38,7 +38,7 @@ export function recompute(form, done) {
     try {
       answer = await fragment(form.dataset.compute, new FormData(form));
     } catch (gone) {
-      away(true);
+      away(!gone.signedOut);
       setTimeout(ask, AGAIN);
       throw gone;
     }

@@ -1,6 +1,26 @@
 /** Talking to the server: the CSRF token, and one request at a time where the last position wins. */
 
-export const csrf = document.querySelector('meta[name="csrf"]')?.content ?? '';
+export let csrf = document.querySelector('meta[name="csrf"]')?.content ?? '';
+
+/** Tells the page that its session has ended. */
+export const signedOut = () => document.dispatchEvent(new CustomEvent('zest-signed-out'));
+
+/**
+ * Asks who is signed in now, takes over what requests must carry then, and puts it into every form of the page.
+ * @returns {Promise<{ me: string, millis: number, took: number }>} the server's clock, and how long the answer took
+ * @throws {Error & { signedOut: boolean }} where nobody is, or nothing answers
+ */
+export async function hello() {
+  const before = performance.now();
+  const response = await fetch('/hello', { headers: { 'X-Requested-With': 'fetch' } });
+  if (!response.ok) {
+    throw Object.assign(new Error(String(response.status)), { signedOut: response.status === 401 });
+  }
+  const said = await response.json();
+  csrf = said.csrf;
+  document.getElementsByName('_csrf').forEach((field) => (field.value = csrf));
+  return { me: said.me, millis: said.millis, took: performance.now() - before };
+}
 
 /**
  * Posts JSON.
@@ -26,8 +46,11 @@ export async function fragment(url, form) {
   const headers = { 'X-Requested-With': 'fetch', 'X-CSRF-TOKEN': csrf };
   const body = form && new URLSearchParams(/** @type {any} */ (form));
   const response = await fetch(url, { method: form ? 'POST' : 'GET', headers, body });
+  if (response.status === 401) {
+    signedOut();
+  }
   if (!response.ok) {
-    throw new Error(`${response.status} for ${url}`);
+    throw Object.assign(new Error(`${response.status} for ${url}`), { signedOut: response.status === 401 });
   }
   const template = document.createElement('template');
   template.innerHTML = await response.text();

@@ -57,8 +57,8 @@ public class Bench {
         try (TestApp app = TestApp.demo()) {
             signIn(app);
             String barForm = barForm(app);
-            HttpRequest bare = HttpRequest.newBuilder(URI.create(app.url() + "/bench/clock"))
-                    .build();
+            HttpRequest bare =
+                    HttpRequest.newBuilder(URI.create(app.url() + "/hello")).build();
             HttpRequest page =
                     HttpRequest.newBuilder(URI.create(app.url() + "/bars/5")).build();
             HttpRequest recompute = HttpRequest.newBuilder(URI.create(app.url() + "/bars/5/compute"))

@@ -221,7 +221,7 @@ public class PotsBench {
             int milli = (int) (1000 * Math.min(102.5, 90 + i * 0.2 * 120 / seconds));
             readings.add(new Bench.Reading(UUID.randomUUID(), started.plusSeconds(i), milli, false));
         }
-        bench.addReadings(series.id(), readings);
+        bench.addReadings(series.id(), readings, Instant.now());
         return series;
     }
 

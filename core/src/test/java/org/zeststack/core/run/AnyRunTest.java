@@ -477,7 +477,8 @@ public class AnyRunTest {
                     body,
                     Instant.parse("2026-03-01T08:00:00Z"),
                     "Ada",
-                    null));
+                    null,
+                    false));
         }
     }
 }

@@ -216,7 +216,8 @@ public class BowlsOfRunTest {
     }
 
     private static BenchEntry entry(int minute, EntryBody body) {
-        return new BenchEntry(minute, UUID.randomUUID(), body, EIGHT.plus(Duration.ofMinutes(minute)), "Ada", null);
+        return new BenchEntry(
+                minute, UUID.randomUUID(), body, EIGHT.plus(Duration.ofMinutes(minute)), "Ada", null, false);
     }
 
     private static List<String> against(RunSheet sheet, Integer lostMinute, BenchEntry... entries) {

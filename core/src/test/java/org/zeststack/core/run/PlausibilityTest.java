@@ -139,7 +139,7 @@ public class PlausibilityTest {
     @Test
     public void piecesCountedBeforeCountToo() {
         BenchEntry counted = new BenchEntry(
-                1, UUID.randomUUID(), new EntryBody.Tally(Outcome.GOOD, 20, ""), Instant.EPOCH, "Ada", null);
+                1, UUID.randomUUID(), new EntryBody.Tally(Outcome.GOOD, 20, ""), Instant.EPOCH, "Ada", null, false);
         Plausibility now = new Plausibility(SHEET, BenchState.of(SHEET, List.of(counted)));
         assertTrue(now.doubt(new EntryBody.Tally(Outcome.REJECTED, 4, "leak")).isEmpty());
         assertTrue(now.doubt(new EntryBody.Tally(Outcome.REJECTED, 5, "leak")).isPresent());

@@ -113,7 +113,8 @@ public class PotProgramTest {
         List<BenchEntry> entries = new ArrayList<>();
         for (EntryBody body : bodies) {
             long number = entries.size() + 1L;
-            entries.add(new BenchEntry(number, new UUID(1, number), body, START.plusSeconds(60 * number), "Ada", null));
+            entries.add(new BenchEntry(
+                    number, new UUID(1, number), body, START.plusSeconds(60 * number), "Ada", null, false));
         }
         return BenchState.of(sheet, entries);
     }

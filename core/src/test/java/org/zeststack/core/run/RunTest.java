@@ -210,7 +210,7 @@ public class RunTest {
 
         UUID add(EntryBody body, UUID corrects) {
             UUID key = new UUID(0, entries.size() + 1L);
-            entries.add(new BenchEntry(entries.size() + 1L, key, body, Instant.EPOCH, "hand", corrects));
+            entries.add(new BenchEntry(entries.size() + 1L, key, body, Instant.EPOCH, "hand", corrects, false));
             return key;
         }
     }
@@ -441,7 +441,13 @@ public class RunTest {
 
     private static BenchEntry entry(EntryBody body) {
         return new BenchEntry(
-                1, java.util.UUID.randomUUID(), body, java.time.Instant.parse("2026-03-01T08:00:00Z"), "Ada", null);
+                1,
+                java.util.UUID.randomUUID(),
+                body,
+                java.time.Instant.parse("2026-03-01T08:00:00Z"),
+                "Ada",
+                null,
+                false);
     }
 
     /** A slab is laid as often as it is needed, its off-cuts with it; the couverture of foot and coat is one. */

@@ -1,6 +1,7 @@
 package org.zeststack.store.bench;
 
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,9 +16,11 @@ public interface Bench {
     enum Outcome {
         /** Written now. */
         ACCEPTED,
+        /** Written now, after the run was closed. */
+        LATE,
         /** The same key with the same body was there already: counts once. */
         KNOWN,
-        /** The same key was there with another body: refused. */
+        /** The same key was there with another body, component or time: refused. */
         CONFLICT,
         /** The run is not on the bench, or it corrects an entry that is not there. */
         REFUSED
@@ -27,6 +30,7 @@ public interface Bench {
      * An entry as a device sends it.
      *
      * @param component key of the component it belongs to; empty where none
+     * @param at when it happened; null where the device does not know, then it is now
      * @param corrects key of the entry taken back; null for none
      */
     record NewEntry(UUID key, EntryBody body, String component, String device, Instant at, UUID corrects) {}
@@ -61,6 +65,13 @@ public interface Bench {
             String simulation,
             double timeScale) {
 
+        boolean isThe(String other, SeriesKind otherKind, String otherSimulation, double otherScale) {
+            return component.equals(other)
+                    && kind == otherKind
+                    && simulation.equals(otherSimulation)
+                    && timeScale == otherScale;
+        }
+
         /** Seconds of the pot's own time at a moment. */
         public double ownSeconds(Instant at) {
             return (at.toEpochMilli() - startedAt.toEpochMilli()) / 1000.0 * timeScale;
@@ -74,6 +85,18 @@ public interface Bench {
      */
     record Reading(UUID key, Instant at, int milliDegrees, boolean confirmed) {
 
+        /** The database keeps a millionth of a second. */
+        private static final long KEPT_NANOS = 1000;
+
+        /** Whether this is what is there; of its time only where it says one, as finely as it is kept. */
+        boolean isThe(Reading there) {
+            return milliDegrees == there.milliDegrees
+                    && confirmed == there.confirmed
+                    && (at == null
+                            || there.at == null
+                            || Math.abs(ChronoUnit.NANOS.between(at, there.at)) < KEPT_NANOS);
+        }
+
         public double celsius() {
             return milliDegrees / 1000.0;
         }
@@ -82,6 +105,8 @@ public interface Bench {
     /**
      * Starts a series, or finds the one with this key, and ends the component's one before it. Empty if the run or component
      * is not on the bench.
+     *
+     * @throws KeyTaken if another series has this key
      */
     Optional<Series> startSeries(
             long run, String component, UUID key, SeriesKind kind, String simulation, double timeScale, Instant now);
@@ -96,8 +121,22 @@ public interface Bench {
     /** Every running series with a simulated device. */
     List<Series> simulatedRunning();
 
-    /** Adds readings; those whose key is there already are dropped. Returns how many were new; −1 if the series ended. */
-    int addReadings(long series, List<Reading> readings);
+    /**
+     * What came of readings.
+     *
+     * @param accepted how many were new
+     * @param known how many were there already
+     * @param refused how many were read after the end of their series, or are of none
+     */
+    record Came(int accepted, int known, int refused) {}
+
+    /**
+     * Adds readings. After the end of a series only those are taken that were read before it.
+     *
+     * @param readings with a time, or null for now
+     * @throws KeyTaken if one of the keys has another reading; then none is taken
+     */
+    Came addReadings(long series, List<Reading> readings, Instant now);
 
     /** All readings of a run's series by series, oldest first, in one query. */
     Map<Long, List<Reading>> readingsOf(long run);

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,6 +33,7 @@ import org.zeststack.store.live.Channel;
 class JooqBench implements Bench {
 
     private static final String STARTED = "STARTED";
+    private static final String CLOSED = "CLOSED";
 
     private final DSLContext db;
 
@@ -49,27 +51,30 @@ class JooqBench implements Bench {
             }
             EntryKind kind = EntryKind.of(entry.body());
             JSONB body = StoredJson.write(entry.body());
-            Optional<Outcome> known = known(dsl, run, entry, kind, body);
+            Long component = componentId(dsl, run, entry.component());
+            Optional<Outcome> known = known(dsl, run, entry, kind, body, component);
             if (known.isPresent()) {
                 return known.get();
             }
-            if (!status.equals(STARTED) || !mayCorrect(dsl, run, entry.corrects())) {
+            boolean late = status.equals(CLOSED);
+            if (!late && !status.equals(STARTED) || !mayCorrect(dsl, run, entry.corrects())) {
                 return Outcome.REFUSED;
             }
             dsl.insertInto(ENTRY)
                     .set(ENTRY.RUN, run)
                     .set(ENTRY.SEQUENCE, nextSequence(dsl, run))
                     .set(ENTRY.KEY, entry.key())
-                    .set(ENTRY.COMPONENT, componentId(dsl, run, entry.component()))
+                    .set(ENTRY.COMPONENT, component)
                     .set(ENTRY.KIND, kind.name())
                     .set(ENTRY.BODY, body)
                     .set(ENTRY.DEVICE, entry.device())
-                    .set(ENTRY.AT, utc(entry.at()))
+                    .set(ENTRY.AT, utc(entry.at() == null ? now : entry.at()))
                     .set(ENTRY.RECORDED_AT, utc(now))
                     .set(ENTRY.RECORDED_BY, by)
                     .set(ENTRY.CORRECTS, entry.corrects())
+                    .set(ENTRY.LATE, late)
                     .execute();
-            return Outcome.ACCEPTED;
+            return late ? Outcome.LATE : Outcome.ACCEPTED;
         });
     }
 
@@ -82,16 +87,19 @@ class JooqBench implements Bench {
                 .fetchOne(RUN.STATUS);
     }
 
-    private static Optional<Outcome> known(DSLContext dsl, long run, NewEntry entry, EntryKind kind, JSONB body) {
-        return dsl.select(ENTRY.KIND, ENTRY.BODY.eq(body), ENTRY.CORRECTS)
+    private static Optional<Outcome> known(
+            DSLContext dsl, long run, NewEntry entry, EntryKind kind, JSONB body, Long component) {
+        Condition same = ENTRY.KIND
+                .eq(kind.name())
+                .and(ENTRY.BODY.eq(body))
+                .and(ENTRY.COMPONENT.isNotDistinctFrom(component))
+                .and(ENTRY.CORRECTS.isNotDistinctFrom(entry.corrects()))
+                .and(entry.at() == null ? DSL.noCondition() : ENTRY.AT.eq(utc(entry.at())));
+        return dsl.select(DSL.field(same))
                 .from(ENTRY)
                 .where(ENTRY.RUN.eq(run))
                 .and(ENTRY.KEY.eq(entry.key()))
-                .fetchOptional(r -> kind.name().equals(r.value1())
-                                && r.value2()
-                                && java.util.Objects.equals(r.value3(), entry.corrects())
-                        ? Outcome.KNOWN
-                        : Outcome.CONFLICT);
+                .fetchOptional(r -> Boolean.TRUE.equals(r.value1()) ? Outcome.KNOWN : Outcome.CONFLICT);
     }
 
     private static boolean mayCorrect(DSLContext dsl, long run, UUID corrects) {
@@ -137,7 +145,8 @@ class JooqBench implements Bench {
                         ENTRY.BODY,
                         ENTRY.AT,
                         ENTRY.RECORDED_BY,
-                        ENTRY.CORRECTS)
+                        ENTRY.CORRECTS,
+                        ENTRY.LATE)
                 .from(ENTRY)
                 .where(ENTRY.RUN.in(runs))
                 .orderBy(ENTRY.SEQUENCE)
@@ -151,7 +160,8 @@ class JooqBench implements Bench {
                                         EntryKind.valueOf(r.value4()).type()),
                                 r.value6().toInstant(),
                                 r.value7(),
-                                r.value8()));
+                                r.value8(),
+                                r.value9()));
     }
 
     @Override
@@ -163,6 +173,9 @@ class JooqBench implements Bench {
             Long componentId = componentId(dsl, run, component);
             Optional<Series> known = select(dsl, SERIES.RUN.eq(run).and(SERIES.KEY.eq(key))).stream()
                     .findFirst();
+            known.filter(k -> !k.isThe(component, kind, simulation, timeScale)).ifPresent(other -> {
+                throw new KeyTaken(List.of(key));
+            });
             if (known.isPresent() || !STARTED.equals(status) || componentId == null) {
                 return known;
             }
@@ -259,7 +272,7 @@ class JooqBench implements Bench {
     }
 
     @Override
-    public int addReadings(long series, List<Reading> readings) {
+    public Came addReadings(long series, List<Reading> readings, Instant now) {
         return db.transactionResult(tx -> {
             DSLContext dsl = tx.dsl();
             Long run = dsl.select(SERIES.RUN)
@@ -267,11 +280,22 @@ class JooqBench implements Bench {
                     .where(SERIES.ID.eq(series))
                     .fetchOne(SERIES.RUN);
             if (run == null) {
-                return -1;
+                return new Came(0, 0, readings.size());
             }
             lockRun(dsl, run);
-            if (!dsl.fetchExists(SERIES, SERIES.ID.eq(series).and(SERIES.ENDED_AT.isNull()))) {
-                return -1;
+            OffsetDateTime ended = dsl.select(SERIES.ENDED_AT)
+                    .from(SERIES)
+                    .where(SERIES.ID.eq(series))
+                    .fetchSingle()
+                    .value1();
+            Map<UUID, Reading> fresh = fresh(dsl, series, readings);
+            List<Reading> taken = fresh.values().stream()
+                    .map(r -> r.at() == null ? new Reading(r.key(), now, r.milliDegrees(), r.confirmed()) : r)
+                    .filter(r -> ended == null || !r.at().isAfter(ended.toInstant()))
+                    .toList();
+            int known = readings.size() - fresh.size();
+            if (taken.isEmpty()) {
+                return new Came(0, known, fresh.size());
             }
             long sequence = nextSequence(dsl, run);
             var insert = dsl.insertInto(
@@ -282,7 +306,7 @@ class JooqBench implements Bench {
                     READING.AT,
                     READING.MILLI_DEGREES,
                     READING.CONFIRMED);
-            for (Reading reading : readings) {
+            for (Reading reading : taken) {
                 insert = insert.values(
                         series,
                         reading.key(),
@@ -291,8 +315,32 @@ class JooqBench implements Bench {
                         reading.milliDegrees(),
                         reading.confirmed());
             }
-            return insert.onConflict(READING.SERIES, READING.KEY).doNothing().execute();
+            insert.execute();
+            return new Came(taken.size(), known, fresh.size() - taken.size());
         });
+    }
+
+    /** Those that are not there yet, each once; a key with two readings is refused. */
+    private static Map<UUID, Reading> fresh(DSLContext dsl, long series, List<Reading> readings) {
+        Map<UUID, Reading> there = dsl.select(READING.KEY, READING.AT, READING.MILLI_DEGREES, READING.CONFIRMED)
+                .from(READING)
+                .where(READING.SERIES.eq(series))
+                .and(READING.KEY.in(readings.stream().map(Reading::key).toList()))
+                .fetchMap(READING.KEY, r -> new Reading(r.value1(), r.value2().toInstant(), r.value3(), r.value4()));
+        Map<UUID, Reading> fresh = new LinkedHashMap<>();
+        List<UUID> others = new ArrayList<>();
+        for (Reading reading : readings) {
+            Reading known = there.containsKey(reading.key())
+                    ? there.get(reading.key())
+                    : fresh.putIfAbsent(reading.key(), reading);
+            if (known != null && !reading.isThe(known)) {
+                others.add(reading.key());
+            }
+        }
+        if (!others.isEmpty()) {
+            throw new KeyTaken(others);
+        }
+        return fresh;
     }
 
     @Override

@@ -16,6 +16,7 @@ import org.jooq.Field;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.ingredient.Lot;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.Trusted;
@@ -27,6 +28,11 @@ class JooqLots implements Lots {
     private static final Comparator<Kept> SOONEST = Comparator.comparing(
                     (Kept k) -> k.lot().bestBefore(), Comparator.nullsLast(Comparator.naturalOrder()))
             .thenComparing(Kept::id);
+
+    /** What a scale does not show. */
+    private static final double SLACK_GRAMS = 0.05;
+
+    private static final double LEAST_GRAMS = 1e-9;
 
     private static final Field<Double> PRICE =
             DSL.field("({0} ->> 'pricePerKg')::double precision", Double.class, LOT.CONTENT);
@@ -82,7 +88,7 @@ class JooqLots implements Lots {
                     .returningResult(LOT.ID)
                     .fetchSingle()
                     .value1();
-            move(tx.dsl(), id, key, how, grams, null, "", stamp);
+            write(tx.dsl(), id, key, how, grams, null, "", stamp);
             return id;
         });
         prices.forget();
@@ -106,24 +112,71 @@ class JooqLots implements Lots {
     }
 
     @Override
-    public boolean move(long lot, UUID key, Move move, double grams, Long run, String why, Stamp stamp) {
-        return move(db, lot, key, move, grams, run, why, stamp);
+    public Moved move(long lot, UUID key, Move move, double grams, String why, Stamp stamp) {
+        return db.transactionResult(tx -> {
+            double left = lockedLeft(tx.dsl(), lot);
+            if (known(tx.dsl(), lot, key)) {
+                return Moved.KNOWN;
+            }
+            double change =
+                    switch (move) {
+                        case RECEIVED, MADE -> grams;
+                        case COUNTED -> grams - left;
+                        case USED, WASTED -> -grams;
+                    };
+            if (left + change < -SLACK_GRAMS) {
+                return Moved.TOO_LITTLE;
+            }
+            write(tx.dsl(), lot, key, move, Math.max(change, -left), null, why, stamp);
+            return Moved.WRITTEN;
+        });
     }
 
-    private static boolean move(
+    @Override
+    public void use(long lot, UUID key, double grams, long run, Stamp stamp) {
+        db.transaction(tx -> {
+            double taken = Math.min(grams, Math.max(0, lockedLeft(tx.dsl(), lot)));
+            if (known(tx.dsl(), lot, key)) {
+                return;
+            }
+            String more = grams - taken > SLACK_GRAMS
+                    ? "; %s g more than the book held".formatted(Numbers.fixed(grams - taken, 1))
+                    : "";
+            write(tx.dsl(), lot, key, Move.USED, -taken, run, "as weighed out by the sheet" + more, stamp);
+        });
+    }
+
+    /** What is left of a lot that nobody else changes until this transaction is through. */
+    private static double lockedLeft(DSLContext dsl, long lot) {
+        dsl.select(LOT.ID).from(LOT).where(LOT.ID.eq(lot)).forUpdate().fetch();
+        return dsl.select(DSL.coalesce(DSL.sum(LOT_MOVEMENT.GRAMS), DSL.inline(0)))
+                .from(LOT_MOVEMENT)
+                .where(LOT_MOVEMENT.LOT.eq(lot))
+                .fetchSingle()
+                .value1()
+                .doubleValue();
+    }
+
+    private static boolean known(DSLContext dsl, long lot, UUID key) {
+        return dsl.fetchExists(LOT_MOVEMENT, LOT_MOVEMENT.LOT.eq(lot).and(LOT_MOVEMENT.KEY.eq(key)));
+    }
+
+    /** A movement of nothing is none. */
+    private static void write(
             DSLContext dsl, long lot, UUID key, Move move, double grams, Long run, String why, Stamp stamp) {
-        return dsl.insertInto(LOT_MOVEMENT)
-                        .set(LOT_MOVEMENT.LOT, lot)
-                        .set(LOT_MOVEMENT.KEY, key)
-                        .set(LOT_MOVEMENT.KIND, move.name())
-                        .set(LOT_MOVEMENT.GRAMS, grams)
-                        .set(LOT_MOVEMENT.RUN, run)
-                        .set(LOT_MOVEMENT.WHY, why)
-                        .set(LOT_MOVEMENT.MOVED_BY, stamp.by())
-                        .set(LOT_MOVEMENT.MOVED_AT, stamp.at().atOffset(ZoneOffset.UTC))
-                        .onConflictDoNothing()
-                        .execute()
-                == 1;
+        if (Math.abs(grams) < LEAST_GRAMS) {
+            return;
+        }
+        dsl.insertInto(LOT_MOVEMENT)
+                .set(LOT_MOVEMENT.LOT, lot)
+                .set(LOT_MOVEMENT.KEY, key)
+                .set(LOT_MOVEMENT.KIND, move.name())
+                .set(LOT_MOVEMENT.GRAMS, grams)
+                .set(LOT_MOVEMENT.RUN, run)
+                .set(LOT_MOVEMENT.WHY, why)
+                .set(LOT_MOVEMENT.MOVED_BY, stamp.by())
+                .set(LOT_MOVEMENT.MOVED_AT, stamp.at().atOffset(ZoneOffset.UTC))
+                .execute();
     }
 
     @Override

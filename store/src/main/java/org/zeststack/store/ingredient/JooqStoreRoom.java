@@ -1,6 +1,7 @@
 package org.zeststack.store.ingredient;
 
 import static org.zeststack.store.schema.Sequences.INGREDIENT_REVISION_NUMBER;
+import static org.zeststack.store.schema.Tables.DATA_EPOCH;
 import static org.zeststack.store.schema.Tables.INGREDIENT;
 import static org.zeststack.store.schema.Tables.INGREDIENT_REVISION;
 
@@ -8,6 +9,7 @@ import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.ingredient.Ingredient;
@@ -23,9 +25,9 @@ class JooqStoreRoom implements StoreRoom {
 
     private final DSLContext db;
     private final Trusted<IngredientTable> trusted = new Trusted<>(this::read);
-    private volatile Held held = new Held(-1, IngredientTable.of(List.of()));
+    private volatile Held held = new Held(-1, null, IngredientTable.of(List.of()));
 
-    private record Held(long revision, IngredientTable table) {}
+    private record Held(long revision, UUID epoch, IngredientTable table) {}
 
     JooqStoreRoom(DSLContext db) {
         this.db = db;
@@ -37,14 +39,15 @@ class JooqStoreRoom implements StoreRoom {
     }
 
     private IngredientTable read() {
-        long revision = db.select(INGREDIENT_REVISION.REVISION)
-                .from(INGREDIENT_REVISION)
-                .fetchSingle()
-                .value1();
+        var of = db.select(INGREDIENT_REVISION.REVISION, DATA_EPOCH.EPOCH)
+                .from(INGREDIENT_REVISION, DATA_EPOCH)
+                .fetchSingle();
+        long revision = of.value1();
+        UUID epoch = of.value2();
         // The revision is read first: a change in between only means reading the table once more next time.
         Held now = held;
-        if (now.revision != revision) {
-            now = new Held(revision, IngredientTable.of(all()));
+        if (now.revision != revision || !epoch.equals(now.epoch)) {
+            now = new Held(revision, epoch, IngredientTable.of(all()));
             held = now;
         }
         return now.table;

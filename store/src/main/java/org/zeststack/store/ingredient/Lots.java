@@ -51,8 +51,24 @@ public interface Lots {
     /** Changes what is known of a lot; throws {@link org.zeststack.store.StaleEdit}. */
     void save(long id, Lot lot, int lock, Stamp stamp);
 
-    /** Adds a movement; the same key counts once. Returns whether it was new. */
-    boolean move(long lot, UUID key, Move move, double grams, Long run, String why, Stamp stamp);
+    /** What came of a movement. */
+    enum Moved {
+        WRITTEN,
+        /** The same key was there already: counts once. */
+        KNOWN,
+        /** More was to be taken than is there. */
+        TOO_LITTLE
+    }
+
+    /**
+     * Adds a movement, of two hands at once one after the other.
+     *
+     * @param grams that came or went, 0 or more; of a count, what is there
+     */
+    Moved move(long lot, UUID key, Move move, double grams, String why, Stamp stamp);
+
+    /** Takes what a run used, at most what is there by the book; what was more stands in the movement's words. The same key counts once. */
+    void use(long lot, UUID key, double grams, long run, Stamp stamp);
 
     List<Movement> movements(long lot);
 

@@ -22,15 +22,16 @@ class JooqTokens implements Tokens {
     }
 
     @Override
-    public void add(String label, byte[] sha256, boolean loopbackOnly, String createdBy, Instant now) {
+    public void add(String label, byte[] sha256, boolean loopbackOnly, Maker of, Instant now) {
         db.insertInto(
                         API_TOKEN,
                         API_TOKEN.LABEL,
                         API_TOKEN.SHA256,
                         API_TOKEN.LOOPBACK_ONLY,
+                        API_TOKEN.LOGIN,
                         API_TOKEN.CREATED_BY,
                         API_TOKEN.CREATED_AT)
-                .values(label, sha256, loopbackOnly, createdBy, now.atOffset(ZoneOffset.UTC))
+                .values(label, sha256, loopbackOnly, of.login(), of.name(), now.atOffset(ZoneOffset.UTC))
                 .onConflict(API_TOKEN.SHA256)
                 .doNothing()
                 .execute();
@@ -53,6 +54,18 @@ class JooqTokens implements Tokens {
         db.update(API_TOKEN)
                 .set(API_TOKEN.REVOKED_AT, now.atOffset(ZoneOffset.UTC))
                 .where(API_TOKEN.ID.eq(id))
+                .and(API_TOKEN.REVOKED_AT.isNull())
+                .execute();
+    }
+
+    @Override
+    public int revokeOf(Maker of, Instant now) {
+        return db.update(API_TOKEN)
+                .set(API_TOKEN.REVOKED_AT, now.atOffset(ZoneOffset.UTC))
+                .where(API_TOKEN
+                        .LOGIN
+                        .eq(of.login())
+                        .or(API_TOKEN.LOGIN.isNull().and(API_TOKEN.CREATED_BY.eq(of.name()))))
                 .and(API_TOKEN.REVOKED_AT.isNull())
                 .execute();
     }

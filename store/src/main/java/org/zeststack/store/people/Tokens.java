@@ -14,7 +14,10 @@ public interface Tokens {
      */
     record Token(long id, String label, boolean loopbackOnly, String createdBy, Instant createdAt, boolean revoked) {}
 
-    void add(String label, byte[] sha256, boolean loopbackOnly, String createdBy, Instant now);
+    /** Who made a token. */
+    record Maker(String login, String name) {}
+
+    void add(String label, byte[] sha256, boolean loopbackOnly, Maker of, Instant now);
 
     /** A token that was not revoked. */
     Optional<Token> findValid(byte[] sha256);
@@ -22,4 +25,7 @@ public interface Tokens {
     List<Token> all();
 
     void revoke(long id, Instant now);
+
+    /** Revokes every token of a person; returns how many there were. */
+    int revokeOf(Maker of, Instant now);
 }

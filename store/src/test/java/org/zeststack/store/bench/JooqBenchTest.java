@@ -85,6 +85,107 @@ public class JooqBenchTest {
     }
 
     @Test
+    public void theSameKeyWithAnotherComponentOrTimeIsAConflict() {
+        NewEntry first = new NewEntry(new UUID(7, 1), good(5), TestRun.CARAMEL, "tablet", NOW, null);
+        assertEquals(bench.append(run, first, "Ada", NOW), Outcome.ACCEPTED);
+        assertEquals(bench.append(run, first, "Ada", NOW.plusSeconds(9)), Outcome.KNOWN, "sent again later");
+        assertEquals(
+                bench.append(run, new NewEntry(first.key(), good(5), "", "tablet", NOW, null), "Ada", NOW),
+                Outcome.CONFLICT);
+        Instant other = NOW.plusMillis(1);
+        assertEquals(
+                bench.append(run, new NewEntry(first.key(), good(5), TestRun.CARAMEL, "x", other, null), "Ada", NOW),
+                Outcome.CONFLICT);
+        assertEquals(
+                bench.append(run, new NewEntry(first.key(), good(5), TestRun.CARAMEL, "x", null, null), "Ada", other),
+                Outcome.KNOWN,
+                "a device that tells no time says nothing of another");
+        NewEntry timeless = new NewEntry(new UUID(7, 2), good(5), "", "tablet", null, null);
+        assertEquals(bench.append(run, timeless, "Ada", NOW.plusSeconds(3)), Outcome.ACCEPTED);
+        assertEquals(bench.append(run, timeless, "Ada", NOW.plusSeconds(8)), Outcome.KNOWN);
+        assertEquals(bench.entries(run).get(1).at(), NOW.plusSeconds(3), "then it is the workshop's");
+    }
+
+    /** A tablet that was out of reach when the run was closed loses nothing. */
+    @Test
+    public void whatComesAfterClosingIsKeptAsLate() {
+        bench.append(run, entry(1, good(5), null), "Ada", NOW);
+        assertTrue(runs.close(run, NOW.plusSeconds(60)));
+        for (int i = 2; i < 22; i++) {
+            assertEquals(bench.append(run, entry(i, good(i), null), "Teo", NOW.plusSeconds(99)), Outcome.LATE);
+            assertEquals(bench.append(run, entry(i, good(i), null), "Teo", NOW.plusSeconds(99)), Outcome.KNOWN);
+        }
+        assertEquals(
+                bench.entries(run).stream().map(BenchEntry::late).toList(),
+                IntStream.range(0, 21).mapToObj(i -> i > 0).toList());
+    }
+
+    @Test
+    public void aSeriesOfTheSameKeyIsTheSameOrAConflict() {
+        Series first = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow();
+        expectThrows(
+                KeyTaken.class,
+                () -> bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.TEMPER, "", 1, NOW));
+        expectThrows(
+                KeyTaken.class,
+                () -> bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "POT", 20, NOW));
+        expectThrows(
+                KeyTaken.class,
+                () -> bench.startSeries(
+                        run,
+                        TestRun.CARAMEL + RunSheet.FormulaBatch.SECOND,
+                        new UUID(1, 1),
+                        SeriesKind.COOK,
+                        "",
+                        1,
+                        NOW));
+        assertEquals(bench.seriesOf(run), List.of(first));
+    }
+
+    @Test
+    public void aReadingOfTheSameKeyIsTheSameOrAConflictAndNothingOfItsBatchIsKept() {
+        long series = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow()
+                .id();
+        Reading first = new Reading(new UUID(2, 1), NOW, 90_000, false);
+        Reading next = new Reading(new UUID(2, 2), NOW.plusSeconds(5), 91_000, false);
+        bench.addReadings(series, List.of(first), NOW);
+        for (Reading other : List.of(
+                new Reading(first.key(), NOW, 90_100, false),
+                new Reading(first.key(), NOW.plusSeconds(1), 90_000, false),
+                new Reading(first.key(), NOW, 90_000, true))) {
+            KeyTaken taken = expectThrows(KeyTaken.class, () -> bench.addReadings(series, List.of(next, other), NOW));
+            assertEquals(taken.keys(), List.of(first.key()));
+        }
+        expectThrows(
+                KeyTaken.class,
+                () -> bench.addReadings(series, List.of(next, new Reading(next.key(), next.at(), 92_000, false)), NOW));
+        assertEquals(bench.readingsOf(run).get(series), List.of(first));
+        assertEquals(
+                bench.addReadings(series, List.of(new Reading(first.key(), null, 90_000, false), next), NOW),
+                new Bench.Came(1, 1, 0));
+    }
+
+    /** Read while the pot was cooking, sent when it was over: they belong to it; what was read after it does not. */
+    @Test
+    public void readingsFromBeforeTheEndAreTakenAfterIt() {
+        long series = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow()
+                .id();
+        bench.endSeries(series, NOW.plusSeconds(60));
+        runs.close(run, NOW.plusSeconds(70));
+        Reading during = new Reading(new UUID(2, 1), NOW.plusSeconds(60), 90_000, false);
+        Reading after = new Reading(new UUID(2, 2), NOW.plusSeconds(61), 91_000, false);
+        Reading untimed = new Reading(new UUID(2, 3), null, 91_000, false);
+        assertEquals(
+                bench.addReadings(series, List.of(during, after, untimed), NOW.plusSeconds(99)),
+                new Bench.Came(1, 0, 2));
+        assertEquals(bench.readingsOf(run).get(series), List.of(during));
+        assertEquals(bench.addReadings(987_654, List.of(during), NOW), new Bench.Came(0, 0, 1));
+    }
+
+    @Test
     public void everyKindOfBodyComesBackAsItWas() {
         List<EntryBody> bodies = List.of(
                 new EntryBody.StepDone("cook:" + TestRun.CARAMEL, 440.5),
@@ -113,8 +214,9 @@ public class JooqBenchTest {
     public void correctingWhatIsNotThereIsRefused() {
         assertEquals(bench.append(run, entry(2, new EntryBody.Undo(), UUID.randomUUID()), "Ada", NOW), Outcome.REFUSED);
         assertEquals(bench.append(999_999, entry(1, good(1), null), "Ada", NOW), Outcome.REFUSED);
-        assertTrue(runs.close(run, NOW));
-        assertEquals(bench.append(run, entry(3, good(1), null), "Ada", NOW), Outcome.REFUSED);
+        long planned = TestRuns.planned(db);
+        assertEquals(
+                bench.append(planned, entry(3, good(1), null), "Ada", NOW), Outcome.REFUSED, "not on the bench yet");
     }
 
     @Test
@@ -147,10 +249,11 @@ public class JooqBenchTest {
         List<Reading> batch = IntStream.range(0, 50)
                 .mapToObj(i -> new Reading(new UUID(2, i), NOW.plusSeconds(i), 90_000 + 100 * i, false))
                 .toList();
-        assertEquals(bench.addReadings(series.id(), batch), 50);
-        assertEquals(bench.addReadings(series.id(), batch.subList(40, 50)), 0);
+        assertEquals(bench.addReadings(series.id(), batch, NOW), new Bench.Came(50, 0, 0));
+        assertEquals(bench.addReadings(series.id(), batch.subList(40, 50), NOW), new Bench.Came(0, 10, 0));
         bench.endSeries(series.id(), NOW.plusSeconds(60));
-        assertEquals(bench.addReadings(series.id(), List.of(new Reading(new UUID(3, 1), NOW, 1, true))), -1);
+        Reading after = new Reading(new UUID(3, 1), NOW.plusSeconds(90), 1, true);
+        assertEquals(bench.addReadings(series.id(), List.of(after), NOW), new Bench.Came(0, 0, 1));
         List<Reading> kept = bench.readingsOf(run).get(series.id());
         assertEquals(kept, batch);
     }
@@ -162,11 +265,11 @@ public class JooqBenchTest {
         assertEquals(bench.readingsAfter(series.id(), 0), new Bench.Fresh(List.of(), 0));
         Reading late = new Reading(new UUID(2, 1), NOW.plusSeconds(9), 91_000, false);
         Reading early = new Reading(new UUID(2, 2), NOW.plusSeconds(3), 90_000, false);
-        bench.addReadings(series.id(), List.of(late, early));
+        bench.addReadings(series.id(), List.of(late, early), NOW);
         Bench.Fresh first = bench.readingsAfter(series.id(), 0);
         assertEquals(first.readings(), List.of(early, late), "by their own time");
         Reading next = new Reading(new UUID(2, 3), NOW.plusSeconds(5), 90_500, false);
-        bench.addReadings(series.id(), List.of(early, next));
+        bench.addReadings(series.id(), List.of(early, next), NOW);
         Bench.Fresh then = bench.readingsAfter(series.id(), first.upTo());
         assertEquals(then.readings(), List.of(next));
         assertEquals(bench.readingsAfter(series.id(), then.upTo()), new Bench.Fresh(List.of(), then.upTo()));
@@ -235,7 +338,7 @@ public class JooqBenchTest {
         bench.append(run, entry(1, good(5), null), "Ada", NOW);
         Series series = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
                 .orElseThrow();
-        bench.addReadings(series.id(), List.of(new Reading(new UUID(2, 1), NOW, 90_000, false)));
+        bench.addReadings(series.id(), List.of(new Reading(new UUID(2, 1), NOW, 90_000, false)), NOW);
         bench.append(run, entry(2, good(6), null), "Ada", NOW);
         List<Bench.Event> events = bench.eventsAfter(run, 1, 100);
         assertEquals(events.stream().map(e -> e.sequence() + e.kind()).toList(), List.of("3READING", "4RUN", "4TALLY"));

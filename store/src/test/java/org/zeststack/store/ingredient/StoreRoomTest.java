@@ -5,13 +5,20 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertSame;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
+import static org.zeststack.store.schema.Tables.DATA_EPOCH;
+import static org.zeststack.store.schema.Tables.INGREDIENT;
 import static org.zeststack.store.schema.Tables.LOT_MOVEMENT;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
@@ -26,6 +33,7 @@ import org.zeststack.core.ingredient.Nature;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.TestDatabase;
+import org.zeststack.store.run.TestRuns;
 
 public class StoreRoomTest {
 
@@ -100,6 +108,24 @@ public class StoreRoomTest {
         assertFalse(room.add(changed, STAMP), "its slug is taken");
     }
 
+    /** After a restore the numbers may be the same and the data others. */
+    @Test
+    public void ingredientsOfAnotherEpochAreReadAgain() {
+        DSLContext own = TestDatabase.fresh().dsl();
+        StoreRoom room = new JooqStoreRoom(own);
+        room.fillOnce(IngredientTable.shipped().all(), STAMP);
+        IngredientTable before = room.table();
+        String slug = before.all().iterator().next().slug();
+        own.transaction(tx -> {
+            tx.dsl().deleteFrom(INGREDIENT).where(INGREDIENT.SLUG.eq(slug)).execute();
+            tx.dsl().update(DATA_EPOCH).set(DATA_EPOCH.EPOCH, UUID.randomUUID()).execute();
+        });
+        while (room.table() == before) {
+            Thread.onSpinWait();
+        }
+        assertTrue(room.table().find(slug).isEmpty());
+    }
+
     private static Lot lot(String code, Double price, Double moisture) {
         return new Lot(code, "Any", DAY, DAY.plusDays(30), price, Map.of(), 42, moisture, false, "shelf");
     }
@@ -109,8 +135,9 @@ public class StoreRoomTest {
         UUID key = UUID.randomUUID();
         long id = lots.add("isomalt", lot("A", 2.0, null), Lots.Move.RECEIVED, 1000, key, STAMP);
         UUID used = UUID.randomUUID();
-        assertTrue(lots.move(id, used, Lots.Move.USED, -300, null, "test", STAMP));
-        assertFalse(lots.move(id, used, Lots.Move.USED, -300, null, "test", STAMP), "sent twice counts once");
+        assertEquals(lots.move(id, used, Lots.Move.USED, 300, "test", STAMP), Lots.Moved.WRITTEN);
+        assertEquals(
+                lots.move(id, used, Lots.Move.USED, 300, "test", STAMP), Lots.Moved.KNOWN, "sent twice counts once");
         assertEquals(lots.find(id).orElseThrow().gramsLeft(), 700.0);
         assertEquals(
                 lots.movements(id).stream().map(Lots.Movement::move).toList(),
@@ -120,6 +147,43 @@ public class StoreRoomTest {
                 () -> db.update(LOT_MOVEMENT).set(LOT_MOVEMENT.GRAMS, 5.0).execute());
         expectThrows(
                 DataAccessException.class, () -> db.deleteFrom(LOT_MOVEMENT).execute());
+    }
+
+    @Test
+    public void twoHandsAtOnceTakeNoMoreThanIsThere() throws Exception {
+        long id = lots.add("isomalt", lot("B", 2.0, null), Lots.Move.RECEIVED, 1000, UUID.randomUUID(), STAMP);
+        ExecutorService hands = Executors.newFixedThreadPool(4);
+        List<Callable<Lots.Moved>> work =
+                Collections.nCopies(8, () -> lots.move(id, UUID.randomUUID(), Lots.Move.USED, 300, "at once", STAMP));
+        List<Lots.Moved> came = new ArrayList<>();
+        for (var one : hands.invokeAll(work)) {
+            came.add(one.get());
+        }
+        hands.shutdown();
+        assertEquals(Collections.frequency(came, Lots.Moved.WRITTEN), 3);
+        assertEquals(Collections.frequency(came, Lots.Moved.TOO_LITTLE), 5);
+        assertEquals(lots.find(id).orElseThrow().gramsLeft(), 100.0);
+    }
+
+    @Test
+    public void stockEndsAtNothing() {
+        long id = lots.add("isomalt", lot("C", 2.0, null), Lots.Move.RECEIVED, 100, UUID.randomUUID(), STAMP);
+        assertEquals(lots.move(id, UUID.randomUUID(), Lots.Move.WASTED, 100.06, "", STAMP), Lots.Moved.TOO_LITTLE);
+        assertEquals(lots.move(id, UUID.randomUUID(), Lots.Move.COUNTED, 80, "", STAMP), Lots.Moved.WRITTEN);
+        assertEquals(lots.move(id, UUID.randomUUID(), Lots.Move.COUNTED, 80, "", STAMP), Lots.Moved.WRITTEN);
+        assertEquals(lots.movements(id).size(), 2, "a count that changes nothing is no movement");
+        assertEquals(lots.move(id, UUID.randomUUID(), Lots.Move.USED, 80.04, "", STAMP), Lots.Moved.WRITTEN);
+        assertEquals(lots.find(id).orElseThrow().gramsLeft(), 0.0, "a scale does not show what was more");
+        assertEquals(lots.move(id, UUID.randomUUID(), Lots.Move.COUNTED, 50, "", STAMP), Lots.Moved.WRITTEN);
+        long run = TestRuns.planned(db);
+        UUID key = UUID.randomUUID();
+        lots.use(id, key, 62.5, run, STAMP);
+        lots.use(id, key, 62.5, run, STAMP);
+        assertEquals(lots.find(id).orElseThrow().gramsLeft(), 0.0, "a run takes at most what the book holds");
+        Lots.Movement last = lots.movements(id).get(lots.movements(id).size() - 1);
+        assertEquals(last.why(), "as weighed out by the sheet; 12.5 g more than the book held");
+        assertEquals(last.grams(), -50.0);
+        assertEquals(last.run(), Long.valueOf(run));
     }
 
     @Test

@@ -5,7 +5,13 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.jooq.DSLContext;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -47,23 +53,75 @@ public class PeopleAndWorkshopTest {
         assertFalse(people.none());
     }
 
+    private static final People.Waits WAITS = new People.Waits() {
+        @Override
+        public Duration ofAccount(int failures) {
+            return failures < 2 ? Duration.ZERO : Duration.ofSeconds(10);
+        }
+
+        @Override
+        public Duration ofAddress(int failures) {
+            return failures < 3 ? Duration.ZERO : Duration.ofSeconds(20);
+        }
+    };
+
+    private Duration tried(String login, String address, byte[] device, int second) {
+        return people.mayTry(
+                new People.Try(login, address, device, NOW.plusSeconds(second)), Duration.ofMinutes(1), WAITS);
+    }
+
     @Test
-    public void failuresAreCountedByLoginAndByAddress() {
-        people.noteFailure("bo", "10.0.0.1", NOW);
-        people.noteFailure("cy", "10.0.0.1", NOW.minusSeconds(30));
-        people.noteFailure("bo", "10.0.0.2", NOW.minusSeconds(7200));
-        assertEquals(people.failuresSince("bo", "10.0.0.9", NOW.minusSeconds(60)), new People.Failures(1, 0));
-        assertEquals(people.failuresSince("nobody", "10.0.0.1", NOW.minusSeconds(60)), new People.Failures(0, 2));
-        people.forgetFailures("bo");
-        assertEquals(people.failuresSince("bo", "10.0.0.9", NOW.minusSeconds(9000)), new People.Failures(0, 0));
+    public void triesWaitByAccountAndByAddressAndKnownDevicesApart() {
+        byte[] device = new byte[32];
+        people.know(device, "bo", NOW);
+        assertTrue(people.knows(device, "bo") && !people.knows(device, "cy") && !people.knows(new byte[] {1}, "bo"));
+        assertEquals(tried("bo", "10.0.0.1", null, 0), Duration.ZERO);
+        assertEquals(tried("bo", "10.0.0.2", null, 1), Duration.ZERO);
+        assertEquals(tried("bo", "10.0.0.3", null, 2), Duration.ofSeconds(9), "whatever the address");
+        assertEquals(tried("bo", "10.0.0.3", null, 2), Duration.ofSeconds(9), "what had to wait is no try");
+        assertEquals(tried("bo", "10.0.0.3", device, 2), Duration.ZERO, "a known device has its own count");
+        assertEquals(tried("bo", "10.0.0.3", device, 3), Duration.ZERO);
+        assertEquals(tried("bo", "10.0.0.3", device, 4), Duration.ofSeconds(9));
+        assertEquals(tried("bo", "10.0.0.4", null, 11), Duration.ZERO, "the wait is over");
+        people.succeeded(new People.Try("bo", "10.0.0.3", device, NOW.plusSeconds(12)));
+        assertEquals(tried("bo", "10.0.0.3", device, 12), Duration.ZERO);
+        assertEquals(tried("bo", "10.0.0.4", null, 12), Duration.ofSeconds(9), "others' failures stay");
+        assertEquals(tried("bo", "10.0.0.4", null, 200), Duration.ZERO, "and are forgotten after a while");
+        for (int i = 0; i < 3; i++) {
+            assertEquals(tried("name " + i, "10.9.9.9", null, 300 + i), Duration.ZERO);
+        }
+        assertEquals(tried("cy", "10.9.9.9", null, 303), Duration.ofSeconds(19));
+        assertEquals(
+                tried("cy", "10.9.9.8", null, 303), Duration.ZERO, "a wall of wrong names stands at its own address");
+    }
+
+    @Test
+    public void ofManyTriesAtOnceNoMoreAreMadeThanOneAfterTheOther() throws Exception {
+        ExecutorService hands = Executors.newFixedThreadPool(8);
+        List<Callable<Duration>> all = Collections.nCopies(
+                40, () -> people.mayTry(new People.Try("dee", "10.1.1.1", null, NOW), Duration.ofMinutes(1), WAITS));
+        int made = 0;
+        for (var one : hands.invokeAll(all)) {
+            made += one.get().isZero() ? 1 : 0;
+        }
+        hands.shutdown();
+        assertEquals(made, 2);
+    }
+
+    @Test
+    public void whatHappenedToPeopleIsKept() {
+        people.note(new People.Event(NOW, "ada", "bo", "kept out"));
+        people.note(new People.Event(NOW.plusSeconds(1), "ada", "bo", "let in"));
+        assertEquals(people.events(2).stream().map(People.Event::what).toList(), List.of("let in", "kept out"));
     }
 
     @Test
     public void aRevokedTokenIsNotFound() {
         byte[] hash = new byte[32];
-        tokens.add("scale", hash, true, "Ada", NOW);
+        tokens.add("scale", hash, true, new Tokens.Maker("ada", "Ada"), NOW);
         Tokens.Token token = tokens.findValid(hash).orElseThrow();
         assertTrue(token.loopbackOnly());
+        assertEquals(tokens.revokeOf(new Tokens.Maker("bo", "Ada"), NOW), 0, "names may be the same");
         tokens.revoke(token.id(), NOW);
         assertTrue(tokens.findValid(hash).isEmpty());
         assertTrue(tokens.all().get(0).revoked());

@@ -25,6 +25,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.bench.KeyTaken;
 import tools.jackson.databind.JsonNode;
 
 /** Answers programs. Numbers go out unrounded; faults as RFC 9457 problem details, all at once. */
@@ -70,7 +71,7 @@ class ApiController {
     }
 
     private Object taken(Optional<CookApi.Taken> taken, String ended, HttpServletRequest request) {
-        if (taken.isPresent() && taken.get().accepted() < 0) {
+        if (taken.isPresent() && taken.get().isOver()) {
             return problem(HttpStatus.CONFLICT, ended, "Its readings are closed.", List.of());
         }
         return taken.isPresent() ? taken.get() : nothing(request);
@@ -128,6 +129,14 @@ class ApiController {
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {
         return problem(HttpStatus.UNPROCESSABLE_CONTENT, "No number can be given", refusal.getMessage(), List.of());
+    }
+
+    /** Nothing of the request is kept. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> taken(KeyTaken taken) {
+        String keys = taken.keys().stream().map(Object::toString).collect(Collectors.joining(", "));
+        String detail = taken.getMessage() + " As they are kept here, they are " + keys + ".";
+        return problem(HttpStatus.CONFLICT, "Another reading has this key", detail, List.of());
     }
 
     @ExceptionHandler

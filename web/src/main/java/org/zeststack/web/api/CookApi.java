@@ -37,9 +37,16 @@ class CookApi {
     /**
      * What came of readings.
      *
-     * @param accepted how many were new; below 0 where the cook has ended
+     * @param accepted how many were new
+     * @param known how many were there already
+     * @param refused how many were read after the end
      */
-    record Taken(int accepted, int known) {}
+    record Taken(int accepted, int known, int refused) {
+
+        boolean isOver() {
+            return refused > 0 && accepted + known == 0;
+        }
+    }
 
     /**
      * Readings of one cook or bowl, in any order; one that is sent again under its key counts once.
@@ -54,8 +61,8 @@ class CookApi {
         if (bench.series(series).filter(s -> s.kind() == kind).isEmpty()) {
             return Optional.empty();
         }
-        int accepted = bench.addReadings(series, readings);
-        return Optional.of(new Taken(accepted, readings.size() - accepted));
+        Bench.Came came = bench.addReadings(series, readings, clock.instant());
+        return Optional.of(new Taken(came.accepted(), came.known(), came.refused()));
     }
 
     private List<Bench.Reading> readings(JsonNode list, Faults faults) {

@@ -159,7 +159,7 @@ final class OpenApi {
                 post(
                         "Readings of a " + vessel + ", in any order; a key that is known counts once",
                         request,
-                        object(Map.of("accepted", whole, "known", whole))));
+                        object(Map.of("accepted", whole, "known", whole, "refused", whole))));
         return path;
     }
 

@@ -44,11 +44,14 @@ public class BarWorkings {
     private final Lots lots;
     private final Shelf shelf;
     private final OwnBounds own;
-    private final Map<String, Bar> versions = new ConcurrentHashMap<>();
-    private volatile Known known = new Known(null, null, Map.of());
+    private volatile Known known = new Known(null, null, Map.of(), Map.of());
 
-    /** Materials worked out with one table and one list of prices. */
-    private record Known(IngredientTable table, Map<String, Double> prices, Map<String, Material> materials) {}
+    /** Materials worked out with one table and one list of prices, and versions of bars that were read since they are these. */
+    private record Known(
+            IngredientTable table,
+            Map<String, Double> prices,
+            Map<String, Material> materials,
+            Map<String, Bar> versions) {}
 
     BarWorkings(Designs<Bar> bars, WorkshopStore workshop, Lots lots, Shelf shelf, OwnBounds own) {
         this.bars = bars;
@@ -92,7 +95,7 @@ public class BarWorkings {
     private Worked work(Bar bar, Saved<Mould> mould, UnaryOperator<NamedFormula> variant) {
         Map<String, Material> materials = new LinkedHashMap<>();
         Map<String, NamedFormula> formulas = new LinkedHashMap<>();
-        Map<String, Material> all = known();
+        Map<String, Material> all = known().materials;
         IngredientTable table = shelf.table();
         for (String of : bar.materials()) {
             Material material = all.computeIfAbsent(of, o -> material(o, table).orElse(null));
@@ -119,15 +122,15 @@ public class BarWorkings {
                 mould.cavity(), mould.volumeFactor(), mould.edgeRadiusMm(), mould.rows(), mould.columns(), materials);
     }
 
-    private Map<String, Material> known() {
+    private Known known() {
         IngredientTable table = shelf.table();
         Map<String, Double> prices = lots.pricePerKg();
         Known now = known;
         if (now.table != table || !prices.equals(now.prices)) {
-            now = new Known(table, prices, new ConcurrentHashMap<>());
+            now = new Known(table, prices, new ConcurrentHashMap<>(), new ConcurrentHashMap<>());
             known = now;
         }
-        return now.materials;
+        return now;
     }
 
     private Optional<Material> material(String of, IngredientTable table) {
@@ -168,6 +171,7 @@ public class BarWorkings {
     }
 
     private Optional<BarStack> version(long id, int number, LongFunction<Optional<Saved<Mould>>> moulds) {
+        Map<String, Bar> versions = known().versions;
         Bar kept = versions.get(id + ":" + number);
         if (kept == null) {
             Optional<Bar> found = bars.version(id, number).map(Designs.Version::content);

@@ -1,7 +1,9 @@
 package org.zeststack.web.bench;
 
 import jakarta.servlet.http.Cookie;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -13,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,6 +42,7 @@ import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.drawing.WeighInStrip;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
+import org.zeststack.web.security.SignedIn;
 
 /** The bench's pages and its live stream. */
 @Page
@@ -97,8 +101,13 @@ class BenchController {
     }
 
     @GetMapping("/bench/events")
-    SseEmitter everyRun() {
-        return hub.openAll();
+    SseEmitter everyRun(@AuthenticationPrincipal SignedIn me, HttpServletRequest request) {
+        return hub.openAll(owner(me, request));
+    }
+
+    private static LiveHub.Owner owner(SignedIn me, HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return new LiveHub.Owner(me.login(), session == null ? null : session.getId());
     }
 
     /** How this device names stages. */
@@ -346,9 +355,11 @@ class BenchController {
     SseEmitter events(
             @PathVariable long id,
             @RequestParam(defaultValue = "0") long seen,
-            @RequestHeader(name = "Last-Event-ID", required = false) Long last) {
+            @RequestHeader(name = "Last-Event-ID", required = false) Long last,
+            @AuthenticationPrincipal SignedIn me,
+            HttpServletRequest request) {
         started(id);
-        return hub.open(id, last == null ? seen : last);
+        return hub.open(id, last == null ? seen : last, owner(me, request));
     }
 
     private Run started(long id) {

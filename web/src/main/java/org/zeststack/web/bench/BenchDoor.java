@@ -10,6 +10,8 @@ import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,7 +28,9 @@ import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.Saved;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.bench.Devices;
 import org.zeststack.store.bench.EntryKind;
+import org.zeststack.store.bench.KeyTaken;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
@@ -45,13 +49,15 @@ class BenchDoor {
     private final Bench bench;
     private final SeriesViews views;
     private final WorkshopStore workshop;
+    private final Devices devices;
     private final Clock clock;
 
-    BenchDoor(Runs runs, Bench bench, SeriesViews views, WorkshopStore workshop, Clock clock) {
+    BenchDoor(Runs runs, Bench bench, SeriesViews views, WorkshopStore workshop, Devices devices, Clock clock) {
         this.runs = runs;
         this.bench = bench;
         this.views = views;
         this.workshop = workshop;
+        this.devices = devices;
         this.clock = clock;
     }
 
@@ -68,18 +74,70 @@ class BenchDoor {
                     .body(new Answer("question", "Not written down yet: is it so?", List.of(doubt)));
         }
 
+        /** Entries belong to who wrote them, whoever is signed in when they are sent. */
+        static ResponseEntity<Answer> anothers(String by) {
+            return of(
+                    HttpStatus.FORBIDDEN,
+                    "anothers",
+                    "%s wrote this: it is sent when %s is signed in again.".formatted(word(by), word(by)));
+        }
+
         static ResponseEntity<Answer> faulty(FormInput form) {
             return ResponseEntity.unprocessableContent().body(new Answer("faulty", "Not written down.", form.faults()));
         }
     }
 
-    /** The server's clock, so that devices can correct their own. */
-    @GetMapping("/bench/clock")
-    Map<String, Long> now() {
-        return Map.of("millis", clock.millis());
+    /**
+     * Who is signed in, with what a page needs to go on after signing in elsewhere, and the time, by which devices correct their own.
+     *
+     * @param me sign-in name
+     * @param csrf the token that requests carry now
+     */
+    record Hello(String me, String csrf, long millis) {}
+
+    @GetMapping("/hello")
+    Hello hello(@AuthenticationPrincipal SignedIn me, CsrfToken csrf) {
+        return new Hello(me.login(), csrf.getToken(), clock.millis());
     }
 
-    /** An entry as sent: fields as typed. */
+    /**
+     * What a device has not sent yet.
+     *
+     * @param gone whether its page was left
+     */
+    record SentDevice(UUID device, String name, Integer unsent, Boolean gone) {}
+
+    /** Devices tell what waits on them, so that whoever closes the run knows. */
+    @PostMapping("/bench/{id}/device")
+    ResponseEntity<Answer> device(
+            @PathVariable long id, @RequestBody SentDevice sent, @AuthenticationPrincipal SignedIn me) {
+        if (sent.device() == null || sent.unsent() == null || sent.unsent() < 0) {
+            throw new ResponseStatusException(
+                    HttpStatus.BAD_REQUEST, "A device tells its key and how much it has not sent.");
+        }
+        runs.find(id).orElseThrow(() -> Trouble.missing("This run"));
+        var device = new Devices.Device(
+                sent.device(),
+                word(sent.name()),
+                me.name(),
+                sent.unsent(),
+                Boolean.TRUE.equals(sent.gone()),
+                clock.instant());
+        devices.heard(id, device);
+        return Answer.of(HttpStatus.OK, "accepted", "");
+    }
+
+    /** Something that was written down stands under this key already. */
+    @ExceptionHandler
+    ResponseEntity<Answer> taken(KeyTaken taken) {
+        return Answer.of(HttpStatus.CONFLICT, "conflict", taken.getMessage());
+    }
+
+    /**
+     * An entry as sent: fields as typed.
+     *
+     * @param by sign-in name of who wrote it; null where the page does not say
+     */
     record Sent(
             UUID key,
             EntryKind kind,
@@ -87,11 +145,15 @@ class BenchDoor {
             String component,
             String device,
             Instant at,
-            UUID corrects) {}
+            UUID corrects,
+            String by) {}
 
     @PostMapping("/bench/{id}/entries")
     ResponseEntity<Answer> entry(@PathVariable long id, @RequestBody Sent sent, @AuthenticationPrincipal SignedIn me) {
         RunSheet sheet = runs.find(id).flatMap(Run::sheet).orElseThrow(() -> Trouble.missing("This run"));
+        if (isAnothers(sent.by(), me)) {
+            return Answer.anothers(sent.by());
+        }
         FormInput form = FormInput.of(sent.fields() == null ? Map.of() : sent.fields());
         requireKey(form, sent.key(), sent.kind());
         Optional<EntryBody> body =
@@ -99,13 +161,14 @@ class BenchDoor {
         if (body.isEmpty()) {
             return Answer.faulty(form);
         }
+        Instant now = clock.instant();
         Optional<Fault> doubt = isSure(form)
                 ? Optional.empty()
-                : new Plausibility(sheet, BenchState.of(sheet, bench.entries(id))).doubt(body.get());
+                : ReadingBounds.doubt(sent.at(), now)
+                        .or(() -> new Plausibility(sheet, BenchState.of(sheet, bench.entries(id))).doubt(body.get()));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }
-        Instant now = clock.instant();
         var entry = new Bench.NewEntry(
                 sent.key(),
                 body.get(),
@@ -118,6 +181,11 @@ class BenchDoor {
                 endCook(id, sheet, body.get(), now);
                 yield Answer.of(HttpStatus.CREATED, "accepted", "");
             }
+            case LATE ->
+                Answer.of(
+                        HttpStatus.CREATED,
+                        "late",
+                        "The run was closed meanwhile: this is kept in its ledger as late.");
             case KNOWN -> Answer.of(HttpStatus.OK, "known", "");
             case CONFLICT ->
                 Answer.of(HttpStatus.CONFLICT, "conflict", "Something else was written down under the same key.");
@@ -127,6 +195,10 @@ class BenchDoor {
                         "refused",
                         "This run is not on the bench, or the entry to take back is not there.");
         };
+    }
+
+    private static boolean isAnothers(String by, SignedIn me) {
+        return by != null && !by.equals(me.login());
     }
 
     /** The workshop's thermometers, where one is named. */
@@ -195,11 +267,16 @@ class BenchDoor {
      * Readings, oldest first.
      *
      * @param sure whether the person has been asked about an unlikely one and stands by it
+     * @param by sign-in name of who read them; null where the page does not say
      */
-    record SentReadings(List<SentReading> readings, Boolean sure) {}
+    record SentReadings(List<SentReading> readings, Boolean sure, String by) {}
 
     @PostMapping("/bench/series/{series}/readings")
-    ResponseEntity<Answer> readings(@PathVariable long series, @RequestBody SentReadings sent) {
+    ResponseEntity<Answer> readings(
+            @PathVariable long series, @RequestBody SentReadings sent, @AuthenticationPrincipal SignedIn me) {
+        if (isAnothers(sent.by(), me)) {
+            return Answer.anothers(sent.by());
+        }
         Instant now = clock.instant();
         List<Bench.Reading> readings = new ArrayList<>();
         FormInput all = FormInput.of(Map.of());
@@ -221,14 +298,24 @@ class BenchDoor {
         if (all.faulty() || readings.stream().anyMatch(r -> r.key() == null)) {
             return Answer.faulty(all);
         }
-        Optional<Fault> doubt = Boolean.TRUE.equals(sent.sure()) ? Optional.empty() : doubt(series, readings);
+        Optional<Fault> doubt = Boolean.TRUE.equals(sent.sure())
+                ? Optional.empty()
+                : given.stream()
+                        .flatMap(one -> ReadingBounds.doubt(one.at(), now).stream())
+                        .findFirst()
+                        .or(() -> doubt(series, readings, now));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }
-        int added = bench.addReadings(series, readings);
-        return added < 0
-                ? Answer.of(HttpStatus.GONE, "refused", "This series has ended or was never started.")
-                : Answer.of(HttpStatus.CREATED, "accepted", added + " new");
+        return taken(bench.addReadings(series, readings, now));
+    }
+
+    private static ResponseEntity<Answer> taken(Bench.Came came) {
+        if (came.refused() > 0 && came.accepted() + came.known() == 0) {
+            return Answer.of(HttpStatus.GONE, "refused", "This was read after its series had ended.");
+        }
+        String after = came.refused() == 0 ? "" : ", %d from after the end left out".formatted(came.refused());
+        return Answer.of(HttpStatus.CREATED, "accepted", came.accepted() + " new" + after);
     }
 
     /** Lines of a logger. */
@@ -244,14 +331,11 @@ class BenchDoor {
             return ResponseEntity.unprocessableContent()
                     .body(new Answer("faulty", "Nothing was taken in.", faults.list()));
         }
-        int added = bench.addReadings(series, readings);
-        return added < 0
-                ? Answer.of(HttpStatus.GONE, "refused", "This series has ended.")
-                : Answer.of(HttpStatus.CREATED, "accepted", added + " new");
+        return taken(bench.addReadings(series, readings, clock.instant()));
     }
 
     /** A single reading may be a slip; what an instrument sends by the dozen is taken as it is. */
-    private Optional<Fault> doubt(long series, List<Bench.Reading> readings) {
+    private Optional<Fault> doubt(long series, List<Bench.Reading> readings, Instant now) {
         if (readings.size() != 1) {
             return Optional.empty();
         }
@@ -259,15 +343,16 @@ class BenchDoor {
         return bench.series(series)
                 .flatMap(of -> of.kind() == Bench.SeriesKind.TEMPER
                         ? Plausibility.doubtBowl(reading.celsius())
-                        : doubt(of, reading));
+                        : doubt(of, reading, now));
     }
 
-    private Optional<Fault> doubt(Bench.Series of, Bench.Reading reading) {
+    private Optional<Fault> doubt(Bench.Series of, Bench.Reading reading, Instant now) {
+        Instant at = reading.at() == null ? now : reading.at();
         RunSheet sheet = runs.find(of.run()).flatMap(Run::sheet).orElseThrow();
         return views.pot(sheet, BenchState.of(sheet, bench.entries(of.run())), of)
                 .flatMap(FollowedPot::lastSure)
                 .flatMap(last -> Plausibility.doubtPot(
-                        last.celsius(), of.ownSeconds(reading.at()) / 60 - last.minute(), reading.celsius()));
+                        last.celsius(), of.ownSeconds(at) / 60 - last.minute(), reading.celsius()));
     }
 
     @PostMapping("/bench/series/{series}/end")

@@ -1,20 +1,27 @@
 package org.zeststack.web.bench;
 
 import java.io.IOException;
+import java.time.Clock;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.live.LiveFeed;
+import org.zeststack.store.people.People;
+import org.zeststack.web.security.SignedOut;
 
 /**
  * Open pages of this instance. When any instance writes, each open page of that run is sent what came after the number it
@@ -28,6 +35,8 @@ class LiveHub implements DisposableBean {
     private static final long BEAT_MILLIS = 15_000;
 
     private final Bench bench;
+    private final People people;
+    private final Clock clock;
     private final LiveFeed feed;
     private final Map<Long, Set<Client>> clients = new ConcurrentHashMap<>();
     /** Pages that follow every run. */
@@ -41,26 +50,39 @@ class LiveHub implements DisposableBean {
 
     LiveHub(
             Bench bench,
+            People people,
+            Clock clock,
             @Value("${spring.datasource.url}") String url,
             @Value("${spring.datasource.username}") String user,
             @Value("${spring.datasource.password}") String password) {
         this.bench = bench;
+        this.people = people;
+        this.clock = clock;
         this.feed = new LiveFeed(url, user, password, this::changed);
     }
+
+    /**
+     * Whose page it is: it ends with their session.
+     *
+     * @param session null where nobody signs in
+     */
+    record Owner(String login, String session) {}
 
     private static final class Client {
         private final SseEmitter emitter = new SseEmitter(0L);
         private final AtomicBoolean told = new AtomicBoolean();
+        private final Owner owner;
         private long seen;
 
-        private Client(long seen) {
+        private Client(Owner owner, long seen) {
+            this.owner = owner;
             this.seen = seen;
         }
     }
 
     /** A stream of what happens in a run after {@code seen}. */
-    SseEmitter open(long run, long seen) {
-        Client client = new Client(seen);
+    SseEmitter open(long run, long seen, Owner owner) {
+        Client client = new Client(owner, seen);
         Set<Client> others = clients.computeIfAbsent(run, r -> ConcurrentHashMap.newKeySet());
         Runnable gone = () -> others.remove(client);
         client.emitter.onCompletion(gone);
@@ -72,8 +94,8 @@ class LiveHub implements DisposableBean {
     }
 
     /** A stream that tells that something happened in any run. */
-    SseEmitter openAll() {
-        Client client = new Client(0);
+    SseEmitter openAll(Owner owner) {
+        Client client = new Client(owner, 0);
         Runnable gone = () -> watchers.remove(client);
         client.emitter.onCompletion(gone);
         client.emitter.onTimeout(gone);
@@ -119,8 +141,27 @@ class LiveHub implements DisposableBean {
         }
     }
 
+    /** Whoever is kept out, or was given another role or password, is left at once by this instance, by another at its next beat. */
+    @EventListener
+    void ended(SignedOut person) {
+        end(client -> client.owner.login().equals(person.login()) && client.owner.session() != null);
+    }
+
+    private void end(Predicate<Client> which) {
+        everyone().filter(which).toList().forEach(client -> client.emitter.complete());
+    }
+
     @Scheduled(fixedDelay = BEAT_MILLIS)
     void beat() {
+        List<String> sessions = everyone()
+                .map(client -> client.owner.session())
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList();
+        if (!sessions.isEmpty()) {
+            Set<String> there = people.sessionsThere(sessions, clock.instant());
+            end(client -> client.owner.session() != null && !there.contains(client.owner.session()));
+        }
         everyone()
                 .forEach(client ->
                         sender.execute(() -> send(client, SseEmitter.event().comment(""))));

@@ -23,6 +23,7 @@ import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.bench.KeyTaken;
 import org.zeststack.store.run.Runs;
 
 /**
@@ -159,9 +160,12 @@ class SimulatedDevices {
             return;
         }
         UUID key = UUID.nameUUIDFromBytes(("simulated " + series.id() + " " + number).getBytes(StandardCharsets.UTF_8));
-        bench.addReadings(
-                series.id(),
-                List.of(new Bench.Reading(key, at, (int) Math.round(reading.getAsDouble() * 10) * 100, false)));
+        var one = new Bench.Reading(key, at, (int) Math.round(reading.getAsDouble() * 10) * 100, false);
+        try {
+            bench.addReadings(series.id(), List.of(one), at);
+        } catch (KeyTaken another) {
+            // Another instance read this one a moment earlier.
+        }
     }
 
     private Source device(Bench.Series series) {

@@ -67,7 +67,12 @@ class DemoLoader implements ApplicationRunner {
             Instant monthAgo = now.minusSeconds(MONTH_SECONDS);
             DemoPeople.ALL.forEach(
                     p -> people.add(p.login(), p.name(), passwords.encode(p.password()), p.role(), monthAgo));
-            tokens.add("Demo programs", TokenText.hash(DemoPeople.TOKEN), true, "Runa", monthAgo);
+            tokens.add(
+                    "Demo programs",
+                    TokenText.hash(DemoPeople.TOKEN),
+                    true,
+                    new Tokens.Maker("runa", "Runa"),
+                    monthAgo);
             Stamp stamp = new Stamp("Runa", monthAgo);
             DemoDesigns.Made made = designs.load(stamp);
             storeRoom.load(stamp);

@@ -97,7 +97,7 @@ class DemoRuns {
                 readings.add(new Bench.Reading(
                         key(), at.plusSeconds((long) second), (int) Math.round(reading * 10) * 100, false));
             }
-            bench.addReadings(series, readings);
+            bench.addReadings(series, readings, at);
             at = at.plusSeconds((long) seconds);
             if (end) {
                 bench.endSeries(series, at);

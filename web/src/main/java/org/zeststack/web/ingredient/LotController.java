@@ -27,6 +27,7 @@ import org.zeststack.core.ingredient.Lot;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.store.StaleEdit;
@@ -69,7 +70,6 @@ class LotController {
         fields.put("received", Show.INSTANCE.day(today()));
         fields.put("slug", of);
         fields.put("ingredient", of.isEmpty() ? "" : shelf.names(List.of(of)).get(of));
-        fields.put("key", UUID.randomUUID().toString());
         return blank(FormInput.of(fields), model);
     }
 
@@ -90,13 +90,12 @@ class LotController {
         Optional<String> what = what(form);
         double grams = form.number("grams", Lot.GRAMS);
         Optional<Lot> lot = LotFields.read(form);
-        UUID key = key(form);
         if (form.faulty()) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             return blank(form, model);
         }
         Lots.Move how = FormulaLink.in(what.orElseThrow()).isPresent() ? Lots.Move.MADE : Lots.Move.RECEIVED;
-        long id = lots.add(what.get(), lot.orElseThrow(), how, grams, key, stamp(me));
+        long id = lots.add(what.get(), lot.orElseThrow(), how, grams, UUID.randomUUID(), stamp(me));
         return "redirect:/store-room/lots/" + id;
     }
 
@@ -120,15 +119,6 @@ class LotController {
             form.add(Fault.of("ingredient", typed, "Choose an ingredient or a finished formula from the list."));
         }
         return what;
-    }
-
-    private static UUID key(FormInput form) {
-        try {
-            return UUID.fromString(form.text("key"));
-        } catch (IllegalArgumentException e) {
-            form.add(Fault.of("key", form.text("key"), "This form is broken: open it again."));
-            return null;
-        }
     }
 
     @GetMapping("/store-room/lots/{id}")
@@ -156,7 +146,6 @@ class LotController {
         model.addAttribute("moves", List.of(Lots.Move.USED, Lots.Move.COUNTED, Lots.Move.WASTED, Lots.Move.RECEIVED));
         model.addAttribute("parts", Part.values());
         model.addAttribute("currency", workshop.surroundings().currency());
-        model.addAttribute("key", UUID.randomUUID());
         if (form.has("stopCelsius") && kept.gramsLeft() > 0) {
             again(now, kept.gramsLeft(), form, model);
         }
@@ -205,7 +194,6 @@ class LotController {
         }
     }
 
-    /** Grams come or go; a count says what is there, and the difference is written down. */
     /** Puts it aside, or takes it back. */
     @PostMapping("/store-room/lots/{id}/archive")
     String archive(
@@ -214,6 +202,7 @@ class LotController {
         return back.isEmpty() ? "redirect:/store-room" : "redirect:/store-room/lots/" + id;
     }
 
+    /** Grams come or go; a count says what is there, and the difference is written down. */
     @PostMapping("/store-room/lots/{id}/moves")
     String move(
             @PathVariable long id,
@@ -225,18 +214,16 @@ class LotController {
         FormInput form = FormInput.of(typed);
         Lots.Move move = form.choice("move", Lots.Move.class);
         boolean count = move == Lots.Move.COUNTED;
-        double typedGrams = form.number(
-                "grams", count ? new org.zeststack.core.quantity.Range(0, Lot.GRAMS.greatest(), "g") : Lot.GRAMS);
-        UUID key = key(form);
-        double grams = count ? typedGrams - kept.gramsLeft() : move == Lots.Move.RECEIVED ? typedGrams : -typedGrams;
-        if (!form.faulty() && grams < 0 && !count && -grams > kept.gramsLeft() + 0.05) {
+        double grams = form.number("grams", count ? new Range(0, Lot.GRAMS.greatest(), "g") : Lot.GRAMS);
+        String why = form.limited("why", 200);
+        if (!form.faulty() && lots.move(id, UUID.randomUUID(), move, grams, why, stamp(me)) == Lots.Moved.TOO_LITTLE) {
+            kept = find(id);
             form.add(Fault.of(
                     "grams",
                     form.text("grams"),
                     "Only %s g are left; if more was used, count the lot again first."
                             .formatted(Numbers.fixed(kept.gramsLeft(), 0))));
         }
-        String why = form.limited("why", 200);
         if (form.faulty()) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
             Map<String, String> all = LotFields.of(kept.lot());
@@ -245,9 +232,6 @@ class LotController {
             FormInput again = FormInput.of(all);
             again.addAll(form.faults());
             return page(kept, again, model);
-        }
-        if (Math.abs(grams) > 1e-9) {
-            lots.move(id, key, move, grams, null, why, stamp(me));
         }
         return "redirect:/store-room/lots/" + id;
     }

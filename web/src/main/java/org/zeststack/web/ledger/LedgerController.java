@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.zeststack.core.ledger.BowlAccount;
 import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
@@ -61,6 +62,8 @@ class LedgerController {
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
+        model.addAttribute(
+                "late", state.entries().stream().filter(BenchEntry::late).toList());
         model.addAttribute("account", RunAccount.of(sheet, state));
         List<SeriesView> series = views.of(sheet, state, id);
         model.addAttribute("series", series);

@@ -2,6 +2,7 @@ package org.zeststack.web.page;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -58,6 +59,12 @@ class EveryPage {
     /** Parts of a page are asked for by scripts and have no path across the top. */
     private static boolean isPart(HttpServletRequest request) {
         return "fetch".equals(request.getHeader("X-Requested-With"));
+    }
+
+    /** The key of a form that makes something: sent twice it makes one. */
+    @ModelAttribute("once")
+    UUID once() {
+        return UUID.randomUUID();
     }
 
     @ModelAttribute("here")

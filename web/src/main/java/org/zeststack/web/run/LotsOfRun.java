@@ -77,14 +77,7 @@ class LotsOfRun {
             if (lot != null) {
                 UUID key = UUID.nameUUIDFromBytes(
                         ("run " + run.id() + " " + line.ingredient()).getBytes(StandardCharsets.UTF_8));
-                lots.move(
-                        lot,
-                        key,
-                        Lots.Move.USED,
-                        -line.grams(),
-                        run.id(),
-                        "as weighed out by the sheet",
-                        new Stamp(me.name(), clock.instant()));
+                lots.use(lot, key, line.grams(), run.id(), new Stamp(me.name(), clock.instant()));
             }
         }
     }

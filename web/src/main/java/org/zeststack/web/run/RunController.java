@@ -2,6 +2,7 @@ package org.zeststack.web.run;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
@@ -24,6 +25,7 @@ import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.bench.Devices;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
@@ -47,7 +49,11 @@ class RunController {
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
     private final Aside aside;
+    /** A page at the bench that was not heard for so long is out of reach. */
+    private static final Duration SILENT = Duration.ofSeconds(75);
+
     private final Bench bench;
+    private final Devices devices;
     private final CookLessons lessons;
     private final LotsOfRun lotsOfRun;
     private final TransactionTemplate transaction;
@@ -61,6 +67,7 @@ class RunController {
             WorkshopStore workshop,
             Aside aside,
             Bench bench,
+            Devices devices,
             LotsOfRun lotsOfRun,
             CookLessons lessons,
             TransactionTemplate transaction,
@@ -72,6 +79,7 @@ class RunController {
         this.workshop = workshop;
         this.aside = aside;
         this.bench = bench;
+        this.devices = devices;
         this.lotsOfRun = lotsOfRun;
         this.lessons = lessons;
         this.transaction = transaction;
@@ -235,7 +243,20 @@ class RunController {
     }
 
     @PostMapping("/runs/{id}/close")
-    String close(@PathVariable long id, @AuthenticationPrincipal SignedIn me) {
+    String close(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "") String sure,
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            HttpServletResponse response) {
+        List<Devices.Device> unsent =
+                sure.isEmpty() ? devices.withUnsent(id, clock.instant().minus(SILENT)) : List.of();
+        if (!unsent.isEmpty()) {
+            model.addAttribute("run", find(id));
+            model.addAttribute("unsent", unsent);
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            return "run/unsent";
+        }
         transaction.executeWithoutResult(tx -> {
             if (runs.close(id, clock.instant())) {
                 bench.seriesOf(id).stream()

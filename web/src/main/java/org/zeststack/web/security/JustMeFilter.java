@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Duration;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -20,11 +21,15 @@ import org.zeststack.store.workshop.WorkshopStore;
 @Component
 class JustMeFilter extends OncePerRequestFilter {
 
+    private static final long TRUSTED_NANOS = Duration.ofSeconds(2).toNanos();
+
     private static final SignedIn ME = new SignedIn("me", "Me", "", Role.OWNER, true);
 
     private final WorkshopStore workshop;
-    /** Set-up happens once; after it the database is not asked again. */
-    private volatile Boolean justMe;
+    private volatile Known known = new Known(null, 0);
+
+    /** How the workshop is worked in; null before it is set up. Set-up happens once, but a restore may bring another workshop. */
+    private record Known(Boolean justMe, long readAt) {}
 
     JustMeFilter(WorkshopStore workshop) {
         this.workshop = workshop;
@@ -39,9 +44,7 @@ class JustMeFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        if (justMe == null && workshop.place().isPresent()) {
-            justMe = workshop.justMe();
-        }
+        Boolean justMe = justMe();
         if (justMe == null && path.equals("/welcome/demo")) {
             chain.doFilter(request, response);
             return;
@@ -62,5 +65,21 @@ class JustMeFilter extends OncePerRequestFilter {
             SecurityContextHolder.setContext(context);
         }
         chain.doFilter(request, response);
+    }
+
+    /** Read again now and then; while the database does not answer, it is what it was. */
+    private Boolean justMe() {
+        Known now = known;
+        if (now.justMe == null || System.nanoTime() - now.readAt > TRUSTED_NANOS) {
+            try {
+                now = new Known(workshop.place().isPresent() ? workshop.justMe() : null, System.nanoTime());
+                known = now;
+            } catch (RuntimeException e) {
+                if (now.justMe == null) {
+                    throw e;
+                }
+            }
+        }
+        return now.justMe;
     }
 }

@@ -1,11 +1,11 @@
 package org.zeststack.web.security;
 
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -13,10 +13,12 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.HttpStatusEntryPoint;
-import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.NullSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import org.zeststack.store.people.People;
@@ -77,7 +79,19 @@ class SecurityConfiguration {
 
     @Bean
     @Order(2)
-    SecurityFilterChain people(HttpSecurity http, JustMeFilter justMe, SignInThrottle throttle) throws Exception {
+    SecurityFilterChain people(
+            HttpSecurity http,
+            AbsoluteEndFilter end,
+            JustMeFilter justMe,
+            SignInThrottle throttle,
+            SentOnceFilter once,
+            Refused refused,
+            @Value("${zest.cookie:zest}-csrf") String csrfCookie)
+            throws Exception {
+        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+        tokens.setCookieName(csrfCookie);
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        tokens.setHeaderName("X-CSRF-TOKEN");
         return http.headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.deny()))
@@ -116,14 +130,17 @@ class SecurityConfiguration {
                 .exceptionHandling(e -> e.defaultAuthenticationEntryPointFor(
                                 new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED),
                                 new RequestHeaderRequestMatcher("X-Requested-With", "fetch"))
-                        .defaultAuthenticationEntryPointFor(
-                                new LoginUrlAuthenticationEntryPoint("/sign-in"), request -> true))
+                        .defaultAuthenticationEntryPointFor(new SignInTo(), request -> true)
+                        .accessDeniedHandler(refused))
+                .requestCache(cache -> cache.disable())
                 .formLogin(form ->
                         form.loginPage("/sign-in").successHandler(throttle).failureHandler(throttle))
                 .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in"))
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(justMe, UsernamePasswordAuthenticationFilter.class)
-                .csrf(Customizer.withDefaults())
+                .addFilterBefore(end, SecurityContextHolderFilter.class)
+                .addFilterAfter(once, AuthorizationFilter.class)
+                .csrf(csrf -> csrf.csrfTokenRepository(tokens))
                 .build();
     }
 }

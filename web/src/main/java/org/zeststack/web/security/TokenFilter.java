@@ -78,6 +78,16 @@ class TokenFilter extends OncePerRequestFilter implements AuthenticationEntryPoi
         }
 
         @Bean
+        FilterRegistrationBean<AbsoluteEndFilter> absoluteEndNotTwice(AbsoluteEndFilter filter) {
+            return off(filter);
+        }
+
+        @Bean
+        FilterRegistrationBean<SentOnceFilter> sentOnceNotTwice(SentOnceFilter filter) {
+            return off(filter);
+        }
+
+        @Bean
         FilterRegistrationBean<SignInThrottle> throttleNotTwice(SignInThrottle filter) {
             return off(filter);
         }

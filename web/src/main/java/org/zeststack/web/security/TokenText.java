@@ -20,8 +20,12 @@ public final class TokenText {
     }
 
     public static byte[] hash(String token) {
+        return sha256().digest(token.getBytes(StandardCharsets.UTF_8));
+    }
+
+    static MessageDigest sha256() {
         try {
-            return MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }

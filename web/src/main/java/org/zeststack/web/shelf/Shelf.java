@@ -26,8 +26,11 @@ public class Shelf {
     private final StoreRoom storeRoom;
     private final Lots lots;
     private final Designs<Formula> formulas;
-    private final Map<FormulaLink, NamedFormula> versions = new ConcurrentHashMap<>();
+    private volatile Versions versions = new Versions(null, Map.of());
     private volatile Read read = new Read(null, Map.of(), null);
+
+    /** Versions never change; with another table of ingredients they may be those of other data, so each is read once for a table. */
+    private record Versions(IngredientTable table, Map<FormulaLink, NamedFormula> byLink) {}
 
     private record Read(IngredientTable table, Map<String, String> own, LineReader reader) {}
 
@@ -66,8 +69,19 @@ public class Shelf {
         return FormulaBook.needs(id, name, formula, base, this::version);
     }
 
-    /** A version of a formula; versions never change, so each is read once. */
+    private Map<FormulaLink, NamedFormula> versions() {
+        IngredientTable table = table();
+        Versions now = versions;
+        if (now.table != table) {
+            now = new Versions(table, new ConcurrentHashMap<>());
+            versions = now;
+        }
+        return now.byLink;
+    }
+
+    /** A version of a formula. */
     public Optional<NamedFormula> version(FormulaLink link) {
+        Map<FormulaLink, NamedFormula> versions = versions();
         NamedFormula known = versions.get(link);
         if (known != null) {
             return Optional.of(known);

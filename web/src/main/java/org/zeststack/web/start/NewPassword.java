@@ -60,6 +60,10 @@ final class NewPassword {
                 "update person set active = true, password_hash = ? where login = ?",
                 new BCryptPasswordEncoder(11).encode(password),
                 login);
+        run(
+                connection,
+                "insert into people_event (at, by, about, what) values (now(), 'this machine', ?, 'given another password')",
+                login);
         run(connection, "delete from sign_in_failure where login = ?", login);
         run(connection, "delete from spring_session where principal_name = ?", login);
         connection.commit();

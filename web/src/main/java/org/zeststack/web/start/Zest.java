@@ -21,6 +21,7 @@ import org.zeststack.postgres.DumpFile;
 import org.zeststack.postgres.PostgresTrouble;
 import org.zeststack.postgres.PrivatePostgres;
 import org.zeststack.web.security.Passwords;
+import org.zeststack.web.security.Proxies;
 
 /** The program behind the {@code zest} command. */
 public final class Zest {
@@ -145,6 +146,7 @@ public final class Zest {
         requireFree(bind, port);
         Map<String, Object> settings = new HashMap<>(Map.of("server.address", bind, "server.port", port));
         settings.put("zest.demo", demo);
+        settings.putAll(proxies());
         String external = System.getenv("ZEST_DATABASE_URL");
         if (external != null) {
             DumpFile.Database database = DumpFile.Database.external(external);
@@ -158,6 +160,19 @@ public final class Zest {
             }
             run(settings, postgres);
         }
+    }
+
+    private static Map<String, Object> proxies() {
+        String said = System.getenv().getOrDefault("ZEST_PROXY", "");
+        if (said.isBlank()) {
+            return Map.of();
+        }
+        if (!Proxies.areAddresses(said)) {
+            throw new PostgresTrouble("ZEST_PROXY is " + said
+                    + "; it must be the address of the reverse proxy as this machine sees it, for example 127.0.0.1,"
+                    + " or several with commas between them.");
+        }
+        return Proxies.settings(said);
     }
 
     /** Starts once on throw-away data and ends: the build lets the machine remember which classes that took. */
@@ -205,9 +220,16 @@ public final class Zest {
         if (demoData && !InetAddress.getLoopbackAddress().getHostAddress().equals(settings.get("server.address"))) {
             demo += "The demo's passwords are no secret: whoever reaches this address can sign in.%n".formatted();
         }
+        String behind = settings.containsKey("zest.proxy")
+                ? "It believes the proxy at %s.%n".formatted(settings.get("zest.proxy"))
+                : "";
         System.out.printf(
-                "%nZest Stack is ready at http://%s:%s/%n%sCtrl-C stops it.%n",
-                settings.get("server.address"), context.getEnvironment().getProperty("local.server.port"), demo);
+                "%nZest Stack is ready at %s%n%s%sCtrl-C stops it.%n",
+                Addresses.of(
+                        String.valueOf(settings.get("server.address")),
+                        context.getEnvironment().getProperty("local.server.port")),
+                behind,
+                demo);
     }
 
     private static int port() {

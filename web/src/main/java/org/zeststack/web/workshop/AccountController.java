@@ -2,6 +2,7 @@ package org.zeststack.web.workshop;
 
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -28,12 +29,17 @@ class AccountController {
     private final People people;
     private final PasswordEncoder passwords;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final Clock clock;
 
     AccountController(
-            People people, PasswordEncoder passwords, FindByIndexNameSessionRepository<? extends Session> sessions) {
+            People people,
+            PasswordEncoder passwords,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Clock clock) {
         this.people = people;
         this.passwords = passwords;
         this.sessions = sessions;
+        this.clock = clock;
     }
 
     @GetMapping("/account")
@@ -65,6 +71,7 @@ class AccountController {
             return "workshop/account";
         }
         people.setPassword(person.id(), passwords.encode(form.text("password")));
+        people.note(new People.Event(clock.instant(), me.login(), me.login(), "changed their password"));
         sessions.findByPrincipalName(person.login()).keySet().stream()
                 .filter(id -> !id.equals(session.getId()))
                 .forEach(sessions::deleteById);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -25,18 +26,21 @@ import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.security.Passwords;
 import org.zeststack.web.security.SignedIn;
+import org.zeststack.web.security.SignedOut;
 import org.zeststack.web.security.TokenText;
 
 /** People and tokens. The owner's alone. */
 @Page
 class PeopleController {
 
+    private static final int EVENTS = 30;
     private static final String HOME = "redirect:/workshop/people";
 
     private final People people;
     private final Tokens tokens;
     private final PasswordEncoder passwords;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     PeopleController(
@@ -44,11 +48,13 @@ class PeopleController {
             Tokens tokens,
             PasswordEncoder passwords,
             FindByIndexNameSessionRepository<? extends Session> sessions,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.people = people;
         this.tokens = tokens;
         this.passwords = passwords;
         this.sessions = sessions;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -62,11 +68,12 @@ class PeopleController {
         model.addAttribute("people", people.all());
         model.addAttribute("tokens", tokens.all());
         model.addAttribute("roles", Role.values());
+        model.addAttribute("events", people.events(EVENTS));
         return "workshop/people";
     }
 
     @PostMapping("/workshop/people")
-    String add(@RequestParam Map<String, String> typed, Model model) {
+    String add(@RequestParam Map<String, String> typed, @AuthenticationPrincipal SignedIn me, Model model) {
         FormInput form = FormInput.of(typed);
         WelcomeController.NewPerson person = WelcomeController.NewPerson.read(form);
         Role role = form.choice("role", Role.class);
@@ -75,18 +82,33 @@ class PeopleController {
                         person.login(), person.name(), passwords.encode(person.password()), role, clock.instant())) {
             form.add(Fault.of("login", person.login(), "This sign-in name is taken."));
         }
-        return form.faulty() ? page(model, form) : HOME;
+        if (form.faulty()) {
+            return page(model, form);
+        }
+        note(me, person.login(), "added as " + role.words());
+        return HOME;
+    }
+
+    private void note(SignedIn me, String about, String what) {
+        people.note(new People.Event(clock.instant(), me.login(), about, what));
     }
 
     @PostMapping("/workshop/people/{id}/active")
     String active(@PathVariable long id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn me) {
-        change(id, me, p -> people.setActive(id, active));
+        change(id, me, p -> {
+            people.setActive(id, active);
+            int revoked = active ? 0 : tokens.revokeOf(new Tokens.Maker(p.login(), p.name()), clock.instant());
+            note(me, p.login(), active ? "let in" : "kept out" + (revoked == 0 ? "" : ", tokens revoked: " + revoked));
+        });
         return HOME;
     }
 
     @PostMapping("/workshop/people/{id}/role")
     String role(@PathVariable long id, @RequestParam Role role, @AuthenticationPrincipal SignedIn me) {
-        change(id, me, p -> people.setRole(id, role));
+        change(id, me, p -> {
+            people.setRole(id, role);
+            note(me, p.login(), "is now " + role.words());
+        });
         return HOME;
     }
 
@@ -105,6 +127,7 @@ class PeopleController {
             if (fault.isEmpty()) {
                 people.setPassword(id, passwords.encode(password));
                 people.forgetFailures(p.login());
+                note(me, p.login(), "given another password");
             }
         });
         if (form.faulty()) {
@@ -121,6 +144,7 @@ class PeopleController {
                 .forEach(p -> {
                     how.accept(p);
                     sessions.findByPrincipalName(p.login()).keySet().forEach(sessions::deleteById);
+                    events.publishEvent(new SignedOut(p.login()));
                 });
     }
 
@@ -136,14 +160,18 @@ class PeopleController {
             return page(model, form);
         }
         String token = TokenText.random();
-        tokens.add(label, TokenText.hash(token), false, me.name(), clock.instant());
+        tokens.add(label, TokenText.hash(token), false, new Tokens.Maker(me.login(), me.name()), clock.instant());
+        note(me, me.login(), "made a token: " + label);
         once.addFlashAttribute("newToken", token);
         return HOME;
     }
 
     @PostMapping("/workshop/tokens/{id}/revoke")
-    String revoke(@PathVariable long id) {
-        tokens.revoke(id, clock.instant());
+    String revoke(@PathVariable long id, @AuthenticationPrincipal SignedIn me) {
+        tokens.all().stream().filter(t -> t.id() == id && !t.revoked()).forEach(t -> {
+            tokens.revoke(id, clock.instant());
+            note(me, me.login(), "revoked a token: " + t.label());
+        });
         return HOME;
     }
 }

@@ -414,7 +414,7 @@ public class ApiTest extends DemoCalls {
         assertEquals(post("/sugar/cook", "guess", "{}").statusCode(), 401);
         Tokens tokens = app.bean(Tokens.class);
         String token = TokenText.random();
-        tokens.add("scale", TokenText.hash(token), false, "Runa", Instant.now());
+        tokens.add("scale", TokenText.hash(token), false, new Tokens.Maker("runa", "Runa"), Instant.now());
         assertEquals(post("/cavity/tapered", token, CAVITY.formatted("1.5")).statusCode(), 200);
         tokens.revoke(tokens.findValid(TokenText.hash(token)).orElseThrow().id(), Instant.now());
         assertEquals(post("/cavity/tapered", token, CAVITY.formatted("1.5")).statusCode(), 401);

@@ -44,11 +44,20 @@ public class CookReadingsTest extends DemoCalls {
         String first = reading(20, 101.5, "probe-7/1");
         String second = reading(10, 101.9, "probe-7/2");
         JsonNode taken = send(second, 200);
-        assertEquals(taken.toString(), "{\"accepted\":1,\"known\":0}");
-        assertEquals(send(first + "," + second, 200).toString(), "{\"accepted\":1,\"known\":1}");
-        assertEquals(send(first + "," + second, 200).toString(), "{\"accepted\":0,\"known\":2}");
+        assertEquals(taken.toString(), "{\"accepted\":1,\"known\":0,\"refused\":0}");
+        assertEquals(send(first + "," + second, 200).toString(), "{\"accepted\":1,\"known\":1,\"refused\":0}");
+        assertEquals(send(first + "," + second, 200).toString(), "{\"accepted\":0,\"known\":2,\"refused\":0}");
         List<Bench.Reading> kept = bench.readingsAfter(cook, 0).readings();
         assertEquals(kept.stream().map(Bench.Reading::celsius).toList(), List.of(101.5, 101.9));
+    }
+
+    @Test
+    public void anotherReadingOfTheSameKeyIsToldAndNothingIsKept() throws Exception {
+        String first = reading(20, 101.5, "probe-7/1");
+        send(first, 200);
+        JsonNode told = send(reading(5, 99, "probe-7/2") + "," + first.replace("101.5", "101.6"), 409);
+        assertTrue(told.get("detail").asString().startsWith("Something else was written down under the same key."));
+        assertEquals(bench.readingsAfter(cook, 0).readings().size(), 1);
     }
 
     @DataProvider
@@ -102,7 +111,7 @@ public class CookReadingsTest extends DemoCalls {
                         .get("known")
                         .intValue(),
                 1);
-        bench.endSeries(cook, Instant.now());
+        bench.endSeries(cook, Instant.now().minusSeconds(5));
         assertEquals(send(reading(1, 100, "a"), 409).get("title").asString(), "This cook has ended");
         assertEquals(caller.post("/cooks/" + cook + "/readings", "guess", good).statusCode(), 401);
     }

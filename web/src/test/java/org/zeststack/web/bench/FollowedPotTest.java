@@ -69,7 +69,7 @@ public class FollowedPotTest {
         Bench.Reading late = readings.get(100);
         for (int i = 0; i < readings.size(); i++) {
             if (i != 100) {
-                bench.addReadings(series.id(), List.of(readings.get(i)));
+                bench.addReadings(series.id(), List.of(readings.get(i)), Instant.now());
             }
             follow(step, List.of());
         }
@@ -77,7 +77,7 @@ public class FollowedPotTest {
         FollowedPot without = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         follow(without, List.of());
         assertEquals(step.state(), without.state(), "followed and at once");
-        bench.addReadings(series.id(), List.of(late));
+        bench.addReadings(series.id(), List.of(late), Instant.now());
         follow(step, List.of());
         FollowedPot whole = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         follow(whole, List.of());

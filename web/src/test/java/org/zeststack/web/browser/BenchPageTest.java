@@ -9,6 +9,7 @@ import com.microsoft.playwright.options.Media;
 import com.microsoft.playwright.options.RequestOptions;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -92,7 +93,7 @@ public class BenchPageTest {
         hand.context().clearCookies();
         hand.fill("#grossGrams", "18.6");
         hand.click("text=Weigh in");
-        assertThat(hand.locator("[data-waiting]")).containsText("1 written down");
+        assertThat(hand.locator("[data-waiting]")).containsText("You are signed out: 1 written down");
         assertEquals(weighIns(), before);
         hand.context()
                 .addCookies(cookies.stream()
@@ -168,10 +169,18 @@ public class BenchPageTest {
                 "kind", "NOTE",
                 "fields", Map.of("text", "from a clock gone wrong"),
                 "at", Instant.now().plus(Duration.ofDays(400)).toString());
-        var answer = hand.request()
+        var asked = hand.request()
                 .post(
                         app.url() + "/bench/4/entries",
                         RequestOptions.create().setHeader("X-CSRF-TOKEN", csrf).setData(entry));
+        assertEquals(asked.status(), 422);
+        assertTrue(asked.text().contains("Its device says that this was at"), asked.text());
+        Map<String, Object> sure = new HashMap<>(entry);
+        sure.put("fields", Map.of("text", "from a clock gone wrong", "sure", "yes"));
+        var answer = hand.request()
+                .post(
+                        app.url() + "/bench/4/entries",
+                        RequestOptions.create().setHeader("X-CSRF-TOKEN", csrf).setData(sure));
         assertEquals(answer.status(), 201);
         BenchEntry kept = bench.entries(4).stream()
                 .filter(e -> e.key().equals(key))

@@ -92,7 +92,7 @@ public class CookPageTest {
             readings.add(new Bench.Reading(
                     UUID.randomUUID(), started.plusSeconds(second), (int) Math.round(1000 * shown), false));
         }
-        bench.addReadings(series.id(), readings);
+        bench.addReadings(series.id(), readings, Instant.now());
         return series;
     }
 
@@ -165,7 +165,10 @@ public class CookPageTest {
         Page page = hand("teo");
         page.navigate(COOK);
         String mass = page.textContent("[data-out=mass]");
-        bench.addReadings(series.id(), List.of(new Bench.Reading(UUID.randomUUID(), Instant.now(), 140_000, false)));
+        bench.addReadings(
+                series.id(),
+                List.of(new Bench.Reading(UUID.randomUUID(), Instant.now(), 140_000, false)),
+                Instant.now());
         assertThat(page.locator("[data-out=reading]")).hasText("140.0");
         assertThat(page.locator("[data-out=mass]")).hasText(mass);
         assertThat(page.locator("[data-out=off]")).hasCount(0);
@@ -294,7 +297,8 @@ public class CookPageTest {
         bench.addReadings(
                 series.id(),
                 List.of(new Bench.Reading(
-                        UUID.randomUUID(), Instant.now().plusSeconds(1), (int) Math.round(1000 * highest), false)));
+                        UUID.randomUUID(), Instant.now().plusSeconds(1), (int) Math.round(1000 * highest), false)),
+                Instant.now());
         assertThat(page.locator("[data-out=is-off]")).containsText("highest since");
         page.click(".log li:has-text('Off the heat') button");
         assertThat(page.locator("text=I turned the ring")).hasCount(1);

@@ -1,0 +1,2 @@
+/** What was sent once and made once. */
+package org.zeststack.store.once;
