@@ -13,7 +13,7 @@ const MOST_STEPS = 100;
 export function acting(form, how = {}) {
   const undoButton = document.getElementById('undo');
   const redoButton = document.getElementById('redo');
-  const out = ['_csrf', 'act', ...(how.leaveOut ?? [])];
+  const out = ['_csrf', 'once', 'act', ...(how.leaveOut ?? [])];
   /** What stood in the form, as fields in order; the last one is what stands there now. */
   const past = [fields()];
   const future = [];
@@ -66,7 +66,7 @@ export function acting(form, how = {}) {
     replaceLive(answer);
     for (const fresh of answer.querySelectorAll(`#${form.id} [name]`)) {
       const here = [...form.elements].find((e) => e.name === fresh.name && (fresh.type !== 'radio' || e.value === fresh.value));
-      if (!here || here.type === 'file' || fresh.name === 'act' || fresh.name === 'lock' || fresh.name === '_csrf') {
+      if (!here || here.type === 'file' || fresh.name === 'act' || fresh.name === 'lock' || fresh.name === 'once' || fresh.name === '_csrf') {
         continue;
       }
       if (fresh.type === 'checkbox' || fresh.type === 'radio') {

@@ -124,6 +124,13 @@ public final class TestApp implements AutoCloseable {
         return page;
     }
 
+    /** Clicks what sends a form, and waits until it has gone out and its page has come. */
+    public static void sent(Page page, String button) {
+        page.evaluate("window.leaving = true");
+        page.click(button);
+        page.waitForFunction("() => !window.leaving && document.readyState === 'complete'");
+    }
+
     @Override
     public void close() {
         context.close();

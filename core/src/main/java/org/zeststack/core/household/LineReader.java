@@ -95,6 +95,9 @@ public final class LineReader {
      * for each, with the part of the line that it was read from.
      */
     public List<HouseholdLine> readAll(String source, Measures measures) {
+        if (source.length() > LONGEST) {
+            return List.of(read(source, measures));
+        }
         List<HouseholdLine> each = each(source, measures);
         if (!each.isEmpty()) {
             return each;
@@ -147,6 +150,9 @@ public final class LineReader {
 
     /** Ingredient named by a few words; empty where none is or where it is a guess. */
     public Optional<String> named(String text) {
+        if (text.length() > LONGEST) {
+            return Optional.empty();
+        }
         NameIndex.Match match = names.find(Words.nameWords(text));
         return match.certain() ? Optional.of(match.slug()) : Optional.empty();
     }

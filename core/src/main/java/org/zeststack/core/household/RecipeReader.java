@@ -11,6 +11,10 @@ import org.zeststack.core.quantity.Numbers;
 public final class RecipeReader {
 
     private static final int MOST_LINES = 400;
+
+    /** A longer line is no line of a recipe; a page without breaks may have a paragraph of this length. */
+    private static final int LONGEST_LINE = 2000;
+
     private static final int LONG_LINE = 90;
 
     private static final Pattern INGREDIENTS = Pattern.compile(
@@ -93,6 +97,8 @@ public final class RecipeReader {
             List<String> written =
                     text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
             headed = written.stream()
+                    .limit(MOST_LINES)
+                    .filter(l -> l.length() <= LONGEST_LINE)
                     .anyMatch(l -> INGREDIENTS.matcher(Words.plain(l)).matches());
             written.stream().limit(MOST_LINES).forEach(this::line);
             if (written.size() > MOST_LINES) {
@@ -102,6 +108,11 @@ public final class RecipeReader {
         }
 
         private void line(String written) {
+            if (written.length() > LONGEST_LINE) {
+                rest.add("A line of %d characters was left out; at most %d are read: %s\u2026"
+                        .formatted(written.length(), LONGEST_LINE, written.substring(0, 40)));
+                return;
+            }
             String line = Words.plain(written);
             if (INGREDIENTS.matcher(line).matches()) {
                 part = Part.INGREDIENTS;

@@ -38,7 +38,10 @@ public record Ending(Kind kind, double least, double greatest, String words) {
         }
     }
 
-    private static final String NUMBER = "([0-9]+(?:[.,][0-9]+)?)";
+    /** A longer cue is no sign but a text: nothing is looked for in it. */
+    public static final int LONGEST_CUE = 300;
+
+    private static final String NUMBER = "(?<![0-9])([0-9]{1,9}(?:[.,][0-9]{1,9})?)";
     private static final Pattern DEGREES = Pattern.compile(
             NUMBER + "(?:\\s*(?:-|to|\u2013)\\s*" + NUMBER
                     + ")?\\s*(?:\u00b0\\s*|degrees?\\s*|deg\\.?\\s*)?(?:(c|celsius)|(f|fahrenheit))\\b",
@@ -69,6 +72,9 @@ public record Ending(Kind kind, double least, double greatest, String words) {
     public static List<Ending> read(String cue) {
         if (cue.isBlank()) {
             return List.of();
+        }
+        if (cue.length() > LONGEST_CUE) {
+            return List.of(new Ending(Kind.LOOK, Double.NaN, Double.NaN, cue));
         }
         List<Ending> endings = new ArrayList<>();
         String plain = cue.replace('\u00a0', ' ').replace('\u202f', ' ').strip();

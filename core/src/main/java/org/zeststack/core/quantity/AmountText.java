@@ -11,6 +11,9 @@ import java.util.regex.Pattern;
  */
 public final class AmountText {
 
+    /** A longer text is no number. */
+    private static final int LONGEST = 100;
+
     private static final Pattern DECIMAL = Pattern.compile("[0-9]{1,12}(?:[.,][0-9]{0,9})?|[.,][0-9]{1,9}");
     private static final Pattern FRACTION = Pattern.compile("(?:([0-9]{1,6})[ ]+)?([0-9]{1,4})/([0-9]{1,4})");
     private static final Pattern AMBIGUOUS = Pattern.compile("[0-9]{1,3},[0-9]{3}");
@@ -19,7 +22,7 @@ public final class AmountText {
 
     /** The number meant, or empty where the text is no single plain number. */
     public static OptionalDouble parse(String typed) {
-        if (typed == null) {
+        if (typed == null || typed.length() > LONGEST) {
             return OptionalDouble.empty();
         }
         String spaced = typed.replaceAll("([0-9])([\u00bc-\u00be\u2150-\u215e])", "$1 $2");

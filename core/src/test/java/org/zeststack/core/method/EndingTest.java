@@ -40,6 +40,27 @@ public class EndingTest {
         }
     }
 
+    /** With a pattern that tries every way this ends after minutes, with one that does not at once. */
+    @Test(timeOut = 60_000)
+    public void aTextThatIsNoCueEndsNothingAndTakesNoTime() {
+        for (String piece : List.of("1", "1 ", "1,", "1-", " ", "to 1 ", "; ")) {
+            String most = piece.repeat(Ending.LONGEST_CUE).substring(0, Ending.LONGEST_CUE);
+            assertTrue(Ending.read(most).stream().allMatch(e -> e.kind() == Ending.Kind.LOOK), piece);
+        }
+        String longer = "20 min ".repeat(9000);
+        assertEquals(Ending.read(longer).get(0).kind(), Ending.Kind.LOOK);
+        assertEquals(
+                Ending.read("x".repeat(Ending.LONGEST_CUE - 7) + " 20 min")
+                        .get(0)
+                        .kind(),
+                Ending.Kind.MINUTES);
+        assertEquals(
+                Ending.read("x".repeat(Ending.LONGEST_CUE - 6) + " 20 min")
+                        .get(0)
+                        .kind(),
+                Ending.Kind.LOOK);
+    }
+
     @Test
     public void severalSignsMayEndAStep() {
         List<Ending> endings = Ending.read("118 °C; 20 min or until it leaves the sides");

@@ -2,13 +2,16 @@ package org.zeststack.web.bench;
 
 import java.io.IOException;
 import java.time.Clock;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -31,7 +34,12 @@ import org.zeststack.web.security.SignedOut;
 class LiveHub implements DisposableBean {
 
     private static final int MOST_EVENTS = 500;
-    private static final int SENDERS = 4;
+    /** Tablets that do not read their stream hold a sender each, until their connection times out. */
+    private static final int MOST_SENDERS = 64;
+
+    /** More pages than this of one person are not followed: the oldest ends. */
+    private static final int MOST_PAGES = 24;
+
     private static final long BEAT_MILLIS = 15_000;
 
     private final Bench bench;
@@ -41,12 +49,19 @@ class LiveHub implements DisposableBean {
     private final Map<Long, Set<Client>> clients = new ConcurrentHashMap<>();
     /** Pages that follow every run. */
     private final Set<Client> watchers = ConcurrentHashMap.newKeySet();
-    /** A few, so that one tablet that does not read its stream holds nobody else up. */
-    private final ExecutorService sender = Executors.newFixedThreadPool(SENDERS, work -> {
-        Thread thread = new Thread(work, "live-pages");
-        thread.setDaemon(true);
-        return thread;
-    });
+    /** One for every page that is being told something, so that a tablet that does not read its stream holds nobody else up. */
+    private final ExecutorService sender = senders();
+
+    private static ExecutorService senders() {
+        ThreadPoolExecutor pool = new ThreadPoolExecutor(
+                MOST_SENDERS, MOST_SENDERS, 10, TimeUnit.SECONDS, new LinkedBlockingQueue<>(), work -> {
+                    Thread thread = new Thread(work, "live-pages");
+                    thread.setDaemon(true);
+                    return thread;
+                });
+        pool.allowCoreThreadTimeOut(true);
+        return pool;
+    }
 
     LiveHub(
             Bench bench,
@@ -70,8 +85,10 @@ class LiveHub implements DisposableBean {
 
     private static final class Client {
         private final SseEmitter emitter = new SseEmitter(0L);
-        private final AtomicBoolean told = new AtomicBoolean();
+        private final AtomicBoolean busy = new AtomicBoolean();
+        private final long openedAt = System.nanoTime();
         private final Owner owner;
+        private volatile Runnable again;
         private long seen;
 
         private Client(Owner owner, long seen) {
@@ -89,7 +106,8 @@ class LiveHub implements DisposableBean {
         client.emitter.onTimeout(gone);
         client.emitter.onError(e -> gone.run());
         others.add(client);
-        sender.execute(() -> catchUp(run, client));
+        endOldest(owner);
+        send(client, () -> catchUp(run, client));
         return client.emitter;
     }
 
@@ -101,7 +119,32 @@ class LiveHub implements DisposableBean {
         client.emitter.onTimeout(gone);
         client.emitter.onError(e -> gone.run());
         watchers.add(client);
+        endOldest(owner);
         return client.emitter;
+    }
+
+    private void endOldest(Owner owner) {
+        List<Client> pages = everyone()
+                .filter(c -> c.owner.login().equals(owner.login()))
+                .sorted(Comparator.comparingLong(c -> c.openedAt))
+                .toList();
+        pages.stream().limit(Math.max(0, pages.size() - MOST_PAGES)).forEach(LiveHub::end);
+    }
+
+    /** Tells a page something; while it is still being told something before, once more after that, and never twice at once. */
+    private void send(Client client, Runnable what) {
+        client.again = what;
+        if (client.busy.compareAndSet(false, true)) {
+            sender.execute(() -> {
+                do {
+                    for (Runnable next = client.again; next != null; next = client.again) {
+                        client.again = null;
+                        next.run();
+                    }
+                    client.busy.set(false);
+                } while (client.again != null && client.busy.compareAndSet(false, true));
+            });
+        }
     }
 
     private void changed(long run) {
@@ -115,16 +158,11 @@ class LiveHub implements DisposableBean {
 
     /** One telling on its way is enough, however much happens meanwhile. */
     private void tell(Client client) {
-        if (client.told.compareAndSet(false, true)) {
-            sender.execute(() -> {
-                client.told.set(false);
-                send(client, SseEmitter.event().name("change").data(""));
-            });
-        }
+        send(client, () -> send(client, SseEmitter.event().name("change").data("")));
     }
 
     private void catchUp(long run) {
-        clients.getOrDefault(run, Set.of()).forEach(client -> sender.execute(() -> catchUp(run, client)));
+        clients.getOrDefault(run, Set.of()).forEach(client -> send(client, () -> catchUp(run, client)));
     }
 
     private void catchUp(long run, Client client) {
@@ -148,7 +186,15 @@ class LiveHub implements DisposableBean {
     }
 
     private void end(Predicate<Client> which) {
-        everyone().filter(which).toList().forEach(client -> client.emitter.complete());
+        everyone().filter(which).toList().forEach(LiveHub::end);
+    }
+
+    private static void end(Client client) {
+        try {
+            client.emitter.complete();
+        } catch (IllegalStateException gone) {
+            // Its connection went a moment ago.
+        }
     }
 
     @Scheduled(fixedDelay = BEAT_MILLIS)
@@ -162,9 +208,11 @@ class LiveHub implements DisposableBean {
             Set<String> there = people.sessionsThere(sessions, clock.instant());
             end(client -> client.owner.session() != null && !there.contains(client.owner.session()));
         }
+        // Who is being told something needs no beat.
         everyone()
+                .filter(client -> !client.busy.get())
                 .forEach(client ->
-                        sender.execute(() -> send(client, SseEmitter.event().comment(""))));
+                        send(client, () -> send(client, SseEmitter.event().comment(""))));
     }
 
     private Stream<Client> everyone() {
@@ -182,7 +230,7 @@ class LiveHub implements DisposableBean {
     @Override
     public void destroy() {
         feed.close();
-        everyone().forEach(client -> client.emitter.complete());
+        everyone().forEach(LiveHub::end);
         sender.shutdownNow();
     }
 }

@@ -125,7 +125,7 @@ public final class MethodFields {
         }
         return new MethodStep(
                 form.limited(f + "action", 600),
-                form.limited(f + "cue", 300),
+                form.limited(f + "cue", Ending.LONGEST_CUE),
                 form.limited(f + "caution", 300),
                 form.limited(f + "tool", 120),
                 form.limited(f + "setting", 120),

@@ -40,8 +40,57 @@ public final class FormInput {
     private Map<String, String> theirs = Map.of();
     private String theirName = "";
 
+    /** What no field takes; each field has narrower bounds of its own. */
+    public static final int LONGEST = 40_000;
+
     private FormInput(Map<String, String> typed) {
-        this.typed = new LinkedHashMap<>(typed);
+        this.typed = new LinkedHashMap<>();
+        typed.forEach((field, text) -> this.typed.put(field, kept(field, text)));
+    }
+
+    /** Characters that nobody types, which no database keeps, are told and left out. */
+    private String kept(String field, String text) {
+        if (text == null) {
+            return "";
+        }
+        if (text.length() > LONGEST) {
+            faults.add(Fault.of(
+                    field,
+                    shortened(text),
+                    "%d characters; at most %d fit into a field.".formatted(text.length(), LONGEST)));
+            return text.substring(0, LONGEST);
+        }
+        int odd = -1;
+        for (int i = 0; i < text.length() && odd < 0; i++) {
+            odd = isOdd(text, i) ? i : -1;
+        }
+        if (odd < 0) {
+            return text;
+        }
+        faults.add(Fault.of(
+                field,
+                "",
+                "Character %d is one that cannot be written down (U+%04X); it is left out."
+                        .formatted(odd + 1, (int) text.charAt(odd))));
+        StringBuilder clean = new StringBuilder();
+        for (int i = 0; i < text.length(); i++) {
+            if (!isOdd(text, i)) {
+                clean.append(text.charAt(i));
+            }
+        }
+        return clean.toString();
+    }
+
+    /** A control character that is no break of a line or tab, or half of a character. */
+    private static boolean isOdd(String text, int i) {
+        char c = text.charAt(i);
+        if (Character.isISOControl(c)) {
+            return c != '\n' && c != '\r' && c != '\t';
+        }
+        boolean low = Character.isLowSurrogate(c) && (i == 0 || !Character.isHighSurrogate(text.charAt(i - 1)));
+        boolean high = Character.isHighSurrogate(c)
+                && (i + 1 == text.length() || !Character.isLowSurrogate(text.charAt(i + 1)));
+        return low || high;
     }
 
     public static FormInput of(Map<String, String> typed) {

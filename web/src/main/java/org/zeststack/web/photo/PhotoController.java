@@ -9,11 +9,17 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Iterator;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -36,6 +42,10 @@ class PhotoController {
     private static final int LONGEST_SIDE = 1200;
     private static final Duration KEPT = Duration.ofDays(365);
 
+    private static final Set<String> KINDS = Set.of("jpeg", "png", "webp");
+    private static final int WAIT_SECONDS = 10;
+
+    private final Semaphore decoding = new Semaphore(1, true);
     private final Photos photos;
     private final Clock clock;
 
@@ -47,16 +57,35 @@ class PhotoController {
     @PostMapping("/photos")
     ResponseEntity<Map<String, Object>> add(
             @RequestParam("photo") MultipartFile file, @AuthenticationPrincipal SignedIn me) throws IOException {
-        BufferedImage image = decode(file.getBytes());
+        BufferedImage image;
+        try {
+            image = oneAtATime(file);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                    .body(Map.of("message", "other photographs are being read: send it again"));
+        }
         if (image == null) {
             return ResponseEntity.unprocessableContent()
-                    .body(Map.of("message", "not a JPEG or PNG picture of at most 40 million pixels"));
+                    .body(Map.of("message", "not a JPEG, PNG or WebP picture of at most 40 million pixels"));
         }
         ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
         ImageIO.write(image, "jpg", jpeg);
         Stamp stamp = new Stamp(me.name(), clock.instant());
         long id = photos.add(jpeg.toByteArray(), image.getWidth(), image.getHeight(), stamp);
         return ResponseEntity.ok(Map.of("id", id));
+    }
+
+    /** Reading takes memory by the pixel: one picture after the other, however many come. */
+    private BufferedImage oneAtATime(MultipartFile file) throws IOException, InterruptedException {
+        if (!decoding.tryAcquire(WAIT_SECONDS, TimeUnit.SECONDS)) {
+            throw new InterruptedException();
+        }
+        try {
+            return decode(file.getBytes());
+        } finally {
+            decoding.release();
+        }
     }
 
     /** The picture without its meta data and no larger than needed; null where it is none. Size is looked at first. */
@@ -68,11 +97,20 @@ class PhotoController {
             }
             ImageReader reader = readers.next();
             try {
-                reader.setInput(stream);
-                if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
+                if (!KINDS.contains(reader.getFormatName().toLowerCase(Locale.ROOT))) {
                     return null;
                 }
-                return smaller(reader.read(0));
+                reader.setInput(stream, true, true);
+                int width = reader.getWidth(0);
+                int height = reader.getHeight(0);
+                if (width < 1 || height < 1 || (long) width * height > MOST_PIXELS) {
+                    return null;
+                }
+                // Every so manieth pixel while it is read, twice as many as are kept.
+                int every = Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+                ImageReadParam param = reader.getDefaultReadParam();
+                param.setSourceSubsampling(every, every, 0, 0);
+                return smaller(reader.read(0, param));
             } catch (IOException | RuntimeException broken) {
                 return null;
             } finally {

@@ -162,7 +162,8 @@ public class EditingTest {
         assertThat(page.locator("text=Write it down")).hasCount(0);
         Response refused = page.navigate("/workshop/people");
         assertEquals(refused.status(), 403);
-        assertThat(page.locator("h1")).hasText("Not for this sign-in");
+        assertThat(page.locator("h1")).hasText("Not done");
+        assertThat(page.locator("main")).containsText("This part is for another role. Ask the owner of the workshop.");
     }
 
     @Test

@@ -249,7 +249,7 @@ public class FormulaPageTest {
         page.navigate("/runs/" + run);
         // The paste that the crunch is made of is made first, in its own amount.
         assertThat(page.locator(".batch h2").first()).containsText("Roasted-sunflower paste");
-        page.click("text=Start: freeze this sheet");
+        TestApp.sent(page, "text=Start: freeze this sheet");
         page.navigate("/bench/" + run + "?step=weigh:formula-9-v1");
         page.fill("[name=actualGrams]", "nothing");
         page.click("[data-entry=ACTUAL] button");
@@ -274,7 +274,7 @@ public class FormulaPageTest {
                 .first()
                 .setInputFiles(new FilePayload("right.png", "image/png", png.toByteArray()));
         assertThat(field("step.0.rightPhoto")).hasValue(Pattern.compile("[0-9]+"));
-        page.click("text=Save the draft");
+        TestApp.sent(page, "text=Save the draft");
         Locator kept = page.locator("#steps figure img").first();
         assertEquals(kept.evaluate("async i => { await i.decode(); return i.naturalWidth; }"), 1200);
         page.locator("#steps details.more summary").first().click();

@@ -64,7 +64,7 @@ public class KeepingTest {
         page.click("button[value=add]");
         String last = page.locator("#lines [name$='.ingredient']").nth(5).getAttribute("name");
         assertThat(page.locator("[name='" + last + "']")).hasValue(Pattern.compile(".*moonflower dust.*"));
-        page.click("text=Save the draft");
+        TestApp.sent(page, "text=Save the draft");
         assertThat(page.locator("#lines")).containsText(Pattern.compile("store room|Choose"));
         page.navigate("/formulas/1");
         page.navigate("/formulas/3");
@@ -162,10 +162,10 @@ public class KeepingTest {
         page.click("text=Bring it back");
         assertThat(page.locator("table").first()).containsText(name);
         page.navigate("/store-room/lots/1");
-        page.click(".aside button");
+        TestApp.sent(page, ".aside button");
         page.navigate("/store-room/lots/1");
         assertThat(page.locator(".aside")).containsText("Archived by Runa");
-        page.click("text=Bring it back");
+        TestApp.sent(page, "text=Bring it back");
         page.navigate("/store-room");
         assertThat(page.locator(".archived")).hasCount(0);
         page.context().close();

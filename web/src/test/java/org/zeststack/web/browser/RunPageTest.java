@@ -148,7 +148,7 @@ public class RunPageTest {
         Locator salt = page.locator(".batch tr", new Page.LocatorOptions().setHasText("Sea salt flakes"));
         assertThat(salt).hasCount(1);
         assertThat(page.locator("[name=variant]")).isChecked();
-        page.click("text=Start: freeze this sheet");
+        TestApp.sent(page, "text=Start: freeze this sheet");
         page.navigate(page.url() + "?step=" + cook());
         assertThat(page.locator(".instrument.pot")).hasCount(0);
         assertThat(page.locator("[data-out=done-grams]")).containsText("less the pot");
@@ -176,7 +176,7 @@ public class RunPageTest {
         long id = keep("bars", "Stepped bar", bar(BarLayer.rest(LayerKind.FILLING, "formula:" + caramel + ":1")));
         plan(id, "20");
         assertThat(page.locator(".sheet-steps")).containsText("Close with tempered couverture and scrape");
-        page.click("text=Start: freeze this sheet");
+        TestApp.sent(page, "text=Start: freeze this sheet");
         String old = page.url();
 
         page.navigate("/formulas/" + caramel);
@@ -186,7 +186,7 @@ public class RunPageTest {
         page.click("[data-row='0'] summary");
         page.fill("[name='step.0.restLeast']", "2 h");
         page.fill("[name=why]", "own way");
-        page.click("text=Keep version");
+        TestApp.sent(page, "text=Keep version");
         page.navigate("/bars/" + id);
         assertThat(page.locator("[data-row='1'].layer-row")).containsText("Version 2 is the one that is made.");
         page.click("text=Take version 2");

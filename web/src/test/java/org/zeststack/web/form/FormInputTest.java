@@ -71,4 +71,27 @@ public class FormInputTest {
         assertNull(form.theirs("grams"));
         assertEquals(form.onlyTheirs(), Map.of("line.3.grams", "9"));
     }
+
+    @Test
+    public void whatNobodyTypesIsToldBesideItsFieldAndLeftOut() {
+        FormInput form = FormInput.of(Map.of(
+                "name",
+                "Lan\u0000tern",
+                "note",
+                "two\nlines\tand \ud83c\udf6b",
+                "half",
+                "x\ud83c",
+                "most",
+                "a".repeat(FormInput.LONGEST)));
+        assertEquals(form.text("name"), "Lantern");
+        assertEquals(form.fault("name"), "Character 4 is one that cannot be written down (U+0000); it is left out.");
+        assertEquals(form.text("note"), "two\nlines\tand \ud83c\udf6b");
+        assertEquals(form.fault("note"), "");
+        assertEquals(form.text("half"), "x");
+        assertTrue(form.fault("half").contains("U+D83C"));
+        assertEquals(form.fault("most"), "");
+        FormInput longer = FormInput.of(Map.of("most", "a".repeat(FormInput.LONGEST + 1)));
+        assertEquals(longer.fault("most"), "40001 characters; at most 40000 fit into a field.");
+        assertEquals(longer.text("most").length(), FormInput.LONGEST);
+    }
 }
