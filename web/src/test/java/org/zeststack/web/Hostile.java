@@ -307,7 +307,7 @@ public class Hostile {
         "\"><img src=x onerror=alert(1)>",
         "' or 1=1 --",
         "${7*7}",
-        "#{T(java.lang.Runtime)}",
+        "#{T(Runtime)}",
         "__proto__",
         "../../etc/passwd",
         "%00",

@@ -64,6 +64,21 @@ final class Visitor {
                 BodyHandlers.ofString());
     }
 
+    /** Sends one file, as a form does. */
+    HttpResponse<String> postFile(String path, String field, String name, byte[] bytes, String csrf) throws Exception {
+        String head = "--zest\r\nContent-Disposition: form-data; name=\"%s\"; filename=\"%s\"\r\n\r\n".formatted(field, name);
+        return client.send(
+                HttpRequest.newBuilder(URI.create(url + path))
+                        .header("Content-Type", "multipart/form-data; boundary=zest")
+                        .header("X-CSRF-TOKEN", csrf)
+                        .POST(BodyPublishers.concat(
+                                BodyPublishers.ofString(head),
+                                BodyPublishers.ofByteArray(bytes),
+                                BodyPublishers.ofString("\r\n--zest--\r\n")))
+                        .build(),
+                BodyHandlers.ofString());
+    }
+
     Visitor signIn(String login, String password) throws Exception {
         post("/sign-in", Map.of("username", login, "password", password, "_csrf", csrf()));
         return this;

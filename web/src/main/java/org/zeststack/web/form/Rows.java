@@ -9,9 +9,12 @@ import org.zeststack.core.quantity.Fault;
 /** Numbered rows of a form: fields {@code WHAT.N.NAME}. */
 public final class Rows {
 
+    /** More rows than this are not looked at: no form has so many, and each kind of row has a narrower bound of its own. */
+    public static final int MOST = 100;
+
     private Rows() {}
 
-    /** Numbers of the rows that a form has fields of, in order. */
+    /** Numbers of the rows that a form has fields of, in order; those after the first {@value #MOST} are told and left out. */
     public static List<Integer> used(FormInput form, String what) {
         TreeSet<Integer> rows = new TreeSet<>();
         String prefix = what + ".";
@@ -23,6 +26,13 @@ public final class Rows {
                     rows.add(Integer.parseInt(number));
                 }
             }
+        }
+        if (rows.size() > MOST) {
+            String told = "%d rows; at most %d are read.".formatted(rows.size(), MOST);
+            if (!form.fault(what).equals(told)) {
+                form.add(Fault.of(what, String.valueOf(rows.size()), told));
+            }
+            return rows.stream().limit(MOST).toList();
         }
         return List.copyOf(rows);
     }

@@ -2,6 +2,7 @@ package org.zeststack.web.form;
 
 import static org.testng.Assert.assertEquals;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,5 +64,20 @@ public class RowsTest {
         Fault fault = Fault.of("layer.1.mix.ingredient", "", "Choose one.");
         assertEquals(Rows.atRow(fault, "layer", List.of(0, 2, 5)).field(), "layer.2.mix.ingredient");
         assertEquals(Rows.atRow(Fault.of("name", "", ""), "layer", List.of(0)).field(), "name");
+    }
+
+    @Test
+    public void moreRowsThanAnyFormHasAreToldAndLeftOut() {
+        Map<String, String> typed = new HashMap<>();
+        for (int row = 0; row < Rows.MOST; row++) {
+            typed.put("lines." + row + ".grams", "1");
+        }
+        FormInput most = FormInput.of(typed);
+        assertEquals(Rows.used(most, "lines").size(), Rows.MOST);
+        assertEquals(most.fault("lines"), "");
+        typed.put("lines.7777.grams", "1");
+        FormInput more = FormInput.of(typed);
+        assertEquals(Rows.used(more, "lines").size(), Rows.MOST);
+        assertEquals(more.fault("lines"), "101 rows; at most 100 are read.");
     }
 }
