@@ -65,7 +65,8 @@ public class LargestDesignsTest {
     }
 
     @Test(dataProvider = "designs")
-    public void asManyAsAreAllowedCanBeSent(String path, String what, int row, int most, String words) throws Exception {
+    public void asManyAsAreAllowedCanBeSent(String path, String what, int row, int most, String words)
+            throws Exception {
         Map<String, String> all = with(path, what, row, most);
         all.put("_csrf", owner.csrf());
         var answer = owner.post(path, all);
@@ -76,6 +77,8 @@ public class LargestDesignsTest {
         more.put("_csrf", owner.csrf());
         var told = owner.post(path, more);
         assertEquals(told.statusCode(), 400, "with " + more.size() + " fields");
-        assertTrue(told.body().contains(words), told.body().replaceAll("(?s).*?(class=\"fault\"[^<]*<)", "$1 ").substring(0, 300));
+        assertTrue(
+                told.body().contains(words),
+                told.body().replaceAll("(?s).*?(class=\"fault\"[^<]*<)", "$1 ").substring(0, 300));
     }
 }

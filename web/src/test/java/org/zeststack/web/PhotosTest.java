@@ -77,7 +77,8 @@ public class PhotosTest {
         var answer = owner.postFile("/photos", "photo", "p", picture("png", 6000, 3000), owner.csrf());
         assertEquals(answer.statusCode(), 200);
         String id = answer.body().replaceAll("[^0-9]", "");
-        byte[] jpeg = app.bean(JdbcTemplate.class).queryForObject("select jpeg from photo where id = " + id, byte[].class);
+        byte[] jpeg =
+                app.bean(JdbcTemplate.class).queryForObject("select jpeg from photo where id = " + id, byte[].class);
         BufferedImage kept = ImageIO.read(new ByteArrayInputStream(jpeg));
         assertEquals(kept.getWidth(), 1200);
         assertEquals(kept.getHeight(), 600);

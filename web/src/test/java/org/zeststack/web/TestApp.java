@@ -18,6 +18,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.web.demo.DemoPeople;
+import org.zeststack.web.security.Proxies;
 import org.zeststack.web.start.Application;
 
 /** The real application on a database of its own, and a Chromium to drive it. One Chromium serves all test classes. */
@@ -37,7 +38,7 @@ public final class TestApp implements AutoCloseable {
     private final ConfigurableApplicationContext context;
     private final Path demoHome = Path.of(System.getProperty("java.io.tmpdir"), "zest-demo-" + UUID.randomUUID());
 
-    private TestApp(TestDatabase database, boolean demo) {
+    private TestApp(TestDatabase database, boolean demo, Map<String, Object> more) {
         this.database = database;
         SpringApplication application = new SpringApplication(Application.class);
         Map<String, Object> settings = new HashMap<>(Map.of(
@@ -56,6 +57,7 @@ public final class TestApp implements AutoCloseable {
         settings.put("zest.demo-home", demo ? "" : demoHome.toString());
         settings.put("spring.datasource.hikari.maximum-pool-size", 10);
         settings.put("spring.datasource.hikari.minimum-idle", 1);
+        settings.putAll(more);
         application.setDefaultProperties(settings);
         application.setRegisterShutdownHook(false);
         context = application.run();
@@ -63,17 +65,22 @@ public final class TestApp implements AutoCloseable {
 
     /** The application with the demo's data. */
     public static TestApp demo() {
-        return new TestApp(TestDatabase.fresh(), true);
+        return new TestApp(TestDatabase.fresh(), true, Map.of());
     }
 
     /** The application as somebody sees it who has just started it. */
     public static TestApp empty() {
-        return new TestApp(TestDatabase.fresh(), false);
+        return new TestApp(TestDatabase.fresh(), false, Map.of());
+    }
+
+    /** The application behind reverse proxies at these addresses. */
+    public static TestApp behind(String proxies, boolean demo) {
+        return new TestApp(TestDatabase.fresh(), demo, Proxies.settings(proxies));
     }
 
     /** Another instance on the same database. */
     public TestApp second() {
-        return new TestApp(database, true);
+        return new TestApp(database, true, Map.of());
     }
 
     public String url() {

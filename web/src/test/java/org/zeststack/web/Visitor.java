@@ -66,7 +66,8 @@ final class Visitor {
 
     /** Sends one file, as a form does. */
     HttpResponse<String> postFile(String path, String field, String name, byte[] bytes, String csrf) throws Exception {
-        String head = "--zest\r\nContent-Disposition: form-data; name=\"%s\"; filename=\"%s\"\r\n\r\n".formatted(field, name);
+        String head =
+                "--zest\r\nContent-Disposition: form-data; name=\"%s\"; filename=\"%s\"\r\n\r\n".formatted(field, name);
         return client.send(
                 HttpRequest.newBuilder(URI.create(url + path))
                         .header("Content-Type", "multipart/form-data; boundary=zest")
