@@ -77,13 +77,13 @@ class StoreRoomController {
     record PutAside(long id, String name, Stamp archived) {}
 
     @GetMapping("/store-room")
-    String page(@RequestParam(defaultValue = "") String q, Model model) {
+    String page(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") int page, Model model) {
         List<Lots.Kept> kept = lots.all();
         Map<Long, Stamp> away = aside.of(Aside.Kind.LOT);
         Map<String, String> names =
                 shelf.names(kept.stream().map(Lots.Kept::ingredient).toList());
         model.addAttribute("q", q);
-        model.addAttribute("ingredients", found(q));
+        model.addAttribute("part", org.zeststack.web.page.Part.of(found(q), page));
         model.addAttribute("count", storeRoom.table().all().size());
         model.addAttribute(
                 "lots", kept.stream().filter(k -> !away.containsKey(k.id())).toList());

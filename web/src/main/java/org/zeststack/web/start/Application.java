@@ -1,6 +1,7 @@
 package org.zeststack.web.start;
 
 import java.time.Clock;
+import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
@@ -14,6 +15,11 @@ import org.zeststack.store.StoreConfiguration;
 @Import(StoreConfiguration.class)
 @EnableScheduling
 public class Application {
+
+    /** Never started by itself: the build works out from here which parts there are and how they are put together. */
+    public static void main(String[] arguments) {
+        SpringApplication.run(Application.class, arguments);
+    }
 
     @Bean
     Clock clock() {

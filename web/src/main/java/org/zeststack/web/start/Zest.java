@@ -178,7 +178,7 @@ public final class Zest {
     /** Starts once on throw-away data and ends: the build lets the machine remember which classes that took. */
     private static void train() {
         try (PrivatePostgres postgres = PrivatePostgres.throwAway()) {
-            SpringApplication application = new SpringApplication(Application.class);
+            SpringApplication application = application();
             Map<String, Object> settings = new HashMap<>(demoSettings(postgres));
             settings.putAll(Map.of("server.address", "127.0.0.1", "server.port", 0));
             application.setDefaultProperties(settings);
@@ -206,7 +206,7 @@ public final class Zest {
     }
 
     private static void run(Map<String, Object> settings, PrivatePostgres postgres) {
-        SpringApplication application = new SpringApplication(Application.class);
+        SpringApplication application = application();
         application.setDefaultProperties(settings);
         // The database goes last: requests under way still need it.
         SpringApplication.getShutdownHandlers().add(() -> {
@@ -230,6 +230,12 @@ public final class Zest {
                         context.getEnvironment().getProperty("local.server.port")),
                 behind,
                 demo);
+    }
+
+    private static SpringApplication application() {
+        SpringApplication application = new SpringApplication(Application.class);
+        application.setMainApplicationClass(Application.class);
+        return application;
     }
 
     private static int port() {

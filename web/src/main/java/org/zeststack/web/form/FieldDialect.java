@@ -1,0 +1,192 @@
+package org.zeststack.web.form;
+
+import java.lang.invoke.MethodHandle;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.MethodType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.context.ITemplateContext;
+import org.thymeleaf.dialect.AbstractProcessorDialect;
+import org.thymeleaf.engine.AttributeName;
+import org.thymeleaf.model.IProcessableElementTag;
+import org.thymeleaf.processor.IProcessor;
+import org.thymeleaf.processor.element.AbstractAttributeTagProcessor;
+import org.thymeleaf.processor.element.AbstractElementTagProcessor;
+import org.thymeleaf.processor.element.IElementTagStructureHandler;
+import org.thymeleaf.standard.expression.StandardExpressions;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.unbescape.html.HtmlEscape;
+
+/**
+ * Fields of long forms: a page of a bar has hundreds, and each is worth one step of the template's engine, not a dozen. Names are put
+ * behind the prefix {@code f} where a row has one.
+ *
+ * <ul>
+ *   <li>{@code zest:field="amount"} on an input, text area, check box or select gives it its name and what stands in it; a select
+ *       takes {@code zest:options="${...}"}, names with their words, and {@code zest:none} for the words of none.
+ *   <li>{@code <zest:told name="amount"/>} is the place where a fault of the field is told.
+ *   <li>{@code <zest:mini name="lengthMm" label="Length" unit="mm"/>} is a small labelled field with that place.
+ * </ul>
+ */
+@Component
+class FieldDialect extends AbstractProcessorDialect {
+
+    private static final String PREFIX = "zest";
+    private static final int PRECEDENCE = 900;
+
+    FieldDialect() {
+        super("Fields of long forms", PREFIX, PRECEDENCE);
+    }
+
+    @Override
+    public Set<IProcessor> getProcessors(String prefix) {
+        return Set.of(new Field(prefix), new Told(prefix), new Mini(prefix));
+    }
+
+    private static FormInput form(ITemplateContext context) {
+        return (FormInput) context.getVariable("form");
+    }
+
+    private static String whole(ITemplateContext context, String name) {
+        return context.getVariable("f") instanceof String prefix ? prefix + name : name;
+    }
+
+    private static String escaped(String text) {
+        return HtmlEscape.escapeHtml4Xml(text);
+    }
+
+    /** The place where a field's fault is told, and what somebody else saved in it. */
+    private static String told(FormInput form, String name) {
+        String theirs = form.theirs(name);
+        return "<span class=\"fault\" role=\"alert\" id=\"fault-" + escaped(name) + "\">" + escaped(form.fault(name))
+                + "</span>"
+                + (theirs == null
+                        ? ""
+                        : "<span class=\"theirs\"><b>" + escaped(form.clashedWith()) + "</b> saved: <span>"
+                                + escaped(theirs) + "</span></span>");
+    }
+
+    private static final class Told extends AbstractElementTagProcessor {
+        private Told(String prefix) {
+            super(TemplateMode.HTML, prefix, "told", true, null, false, PRECEDENCE);
+        }
+
+        @Override
+        protected void doProcess(
+                ITemplateContext context, IProcessableElementTag tag, IElementTagStructureHandler handler) {
+            handler.replaceWith(told(form(context), whole(context, tag.getAttributeValue("name"))), false);
+        }
+    }
+
+    private static final class Mini extends AbstractElementTagProcessor {
+        private Mini(String prefix) {
+            super(TemplateMode.HTML, prefix, "mini", true, null, false, PRECEDENCE);
+        }
+
+        @Override
+        protected void doProcess(
+                ITemplateContext context, IProcessableElementTag tag, IElementTagStructureHandler handler) {
+            FormInput form = form(context);
+            String own = tag.getAttributeValue("name");
+            String name = whole(context, own);
+            handler.replaceWith(
+                    "<label data-mini=\"" + own + "\"><span>" + tag.getAttributeValue("label")
+                            + "</span> <span class=\"typed\"><input class=\"number short\" inputmode=\"decimal\""
+                            + " autocomplete=\"off\" name=\"" + escaped(name) + "\" value=\"" + escaped(form.text(name))
+                            + "\"><span class=\"unit\">" + tag.getAttributeValue("unit") + "</span></span>"
+                            + told(form, name)
+                            + "</label>",
+                    false);
+        }
+    }
+
+    private static final class Field extends AbstractAttributeTagProcessor {
+        private static final Map<Class<?>, MethodHandle> WORDS = new ConcurrentHashMap<>();
+
+        private Field(String prefix) {
+            super(TemplateMode.HTML, prefix, null, false, "field", true, PRECEDENCE, true);
+        }
+
+        @Override
+        protected void doProcess(
+                ITemplateContext context,
+                IProcessableElementTag tag,
+                AttributeName attribute,
+                String own,
+                IElementTagStructureHandler handler) {
+            String name = whole(context, own);
+            String text = form(context).text(name);
+            handler.setAttribute("name", name);
+            switch (tag.getElementCompleteName()) {
+                case "select" -> {
+                    handler.setBody(options(context, tag, text), false);
+                    handler.removeAttribute(PREFIX, "options");
+                    handler.removeAttribute(PREFIX, "none");
+                }
+                case "textarea" -> handler.setBody(escaped(text), false);
+                default -> {
+                    if ("checkbox".equals(tag.getAttributeValue("type"))) {
+                        if (text.equals(tag.getAttributeValue("value"))) {
+                            handler.setAttribute("checked", "checked");
+                        }
+                    } else {
+                        handler.setAttribute("value", text);
+                    }
+                }
+            }
+        }
+
+        private static String options(ITemplateContext context, IProcessableElementTag tag, String chosen) {
+            StringBuilder html = new StringBuilder();
+            String none = tag.getAttributeValue(PREFIX, "none");
+            if (none != null) {
+                html.append("<option value=\"\">").append(none).append("</option>");
+            }
+            Object all = StandardExpressions.getExpressionParser(context.getConfiguration())
+                    .parseExpression(context, tag.getAttributeValue(PREFIX, "options"))
+                    .execute(context);
+            for (String[] one : pairs(all)) {
+                html.append("<option value=\"").append(escaped(one[0])).append('"');
+                if (one[0].equals(chosen)) {
+                    html.append(" selected=\"selected\"");
+                }
+                html.append('>').append(escaped(one[1])).append("</option>");
+            }
+            return html.toString();
+        }
+
+        /** Names and words. */
+        private static List<String[]> pairs(Object all) {
+            List<String[]> pairs = new ArrayList<>();
+            if (all instanceof Map<?, ?> map) {
+                map.forEach((name, words) -> pairs.add(new String[] {String.valueOf(name), String.valueOf(words)}));
+            } else if (all instanceof Iterable<?> some) {
+                some.forEach(one -> pairs.add(new String[] {((Enum<?>) one).name(), words(one)}));
+            } else if (all instanceof Object[] some) {
+                pairs.addAll(pairs(List.of(some)));
+            }
+            return pairs;
+        }
+
+        private static String words(Object one) {
+            try {
+                return (String) WORDS.computeIfAbsent(((Enum<?>) one).getDeclaringClass(), Field::handle)
+                        .invoke(one);
+            } catch (Throwable e) {
+                throw new IllegalStateException(one + " has no words", e);
+            }
+        }
+
+        private static MethodHandle handle(Class<?> type) {
+            try {
+                return MethodHandles.publicLookup().findVirtual(type, "words", MethodType.methodType(String.class));
+            } catch (ReflectiveOperationException e) {
+                throw new IllegalStateException(type + " has no words", e);
+            }
+        }
+    }
+}
