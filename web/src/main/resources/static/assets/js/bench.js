@@ -8,7 +8,7 @@ import { csrf, fragment, latest, postJson, replaceLive } from './talk.js';
 
 const main = document.getElementById('main');
 const { bench: run } = main.dataset;
-const REPORT_MILLIS = 30000;
+const REPORT_MILLIS = 10000;
 
 /** Fields that a form has for pages without scripts. */
 const PLAIN = ['_csrf', 'once'];
@@ -258,7 +258,7 @@ function showWaiting() {
 
 /** In words what somebody typed. */
 function inWords(body) {
-  const typed = body.readings ? body.readings.map((r) => `${r.celsius} °C`) : Object.entries(body.fields).map(([name, value]) => `${name} ${value}`);
+  const typed = body.readings ? body.readings.map((r) => `${r.celsius} °C`) : Object.entries(body.fields).map(([name, value]) => (name === 'text' ? `\u201c${value}\u201d` : `${name} ${value}`));
   return [body.kind?.toLowerCase() ?? 'reading', ...typed].join(', ');
 }
 

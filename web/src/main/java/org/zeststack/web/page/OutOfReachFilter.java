@@ -71,11 +71,15 @@ class OutOfReachFilter extends OncePerRequestFilter {
         response.getWriter().write(program ? JSON : page);
     }
 
-    /** Classes 08 and 57 of SQL's states: no connection, or one that was ended. */
+    /** Classes of SQL's states: 08 no connection, 53 no room on the disk or in memory, 57 one that was ended, 58 a disk that fails. */
     private static boolean isUnreached(Throwable thrown) {
         for (Throwable cause = thrown; cause != null; cause = cause.getCause()) {
             String state = cause instanceof SQLException sql ? String.valueOf(sql.getSQLState()) : "";
-            if (cause instanceof SQLTransientConnectionException || state.startsWith("08") || state.startsWith("57")) {
+            if (cause instanceof SQLTransientConnectionException
+                    || state.startsWith("08")
+                    || state.startsWith("53")
+                    || state.startsWith("57")
+                    || state.startsWith("58")) {
                 return true;
             }
         }

@@ -50,7 +50,7 @@ class RunController {
     private final WorkshopStore workshop;
     private final Aside aside;
     /** A page at the bench that was not heard for so long is out of reach. */
-    private static final Duration SILENT = Duration.ofSeconds(75);
+    private static final Duration SILENT = Duration.ofSeconds(25);
 
     private final Bench bench;
     private final Devices devices;

@@ -44,7 +44,8 @@ class JustMeFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        Boolean justMe = justMe();
+        // The page for signing in asks the database for nothing once it is known that there is signing in.
+        Boolean justMe = path.equals("/sign-in") && known.justMe != null ? known.justMe : justMe();
         if (justMe == null && path.equals("/welcome/demo")) {
             chain.doFilter(request, response);
             return;

@@ -233,6 +233,9 @@ public final class Zest {
     }
 
     private static SpringApplication application() {
+        // A connection is tried before every use, or one that was used a moment ago hangs when the database has stopped
+        // since.
+        System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         SpringApplication application = new SpringApplication(Application.class);
         application.setMainApplicationClass(Application.class);
         return application;
