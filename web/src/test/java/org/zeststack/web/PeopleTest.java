@@ -4,8 +4,11 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.net.http.HttpResponse;
 import java.sql.Connection;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -92,6 +95,30 @@ public class PeopleTest {
         assertEquals(post(owner, "/workshop/people/" + id("runa") + "/role", "role", "VIEWER"), 302);
         assertTrue(in(owner), "an owner does not put themselves out");
         assertEquals(owner.get("/workshop/people").statusCode(), 200);
+    }
+
+    /** A page that is open follows the bench by a stream; it ends with its person, and so do the tokens that they made. */
+    @Test(dependsOnMethods = "anOwnerSetsPasswordsAndRolesOfOthersOnly")
+    public void whoIsKeptOutLosesTheirStreamsAndTokens() throws Exception {
+        Visitor owner = visitor("runa", "lantern-harbour");
+        post(owner, "/workshop/people/" + id("teo") + "/role", "role", "OWNER");
+        Visitor teo = visitor("teo", "sugar under a tin moon");
+        assertEquals(post(teo, "/workshop/tokens", "label", "Teo's scale"), 302);
+        CompletableFuture<HttpResponse<String>> stream = teo.follow("/bench/4/events?seen=0");
+        Thread.sleep(500);
+        assertTrue(!stream.isDone());
+        assertEquals(post(owner, "/workshop/people/" + id("teo") + "/active", "active", "false"), 302);
+        stream.get(10, TimeUnit.SECONDS);
+        JdbcTemplate database = app.bean(JdbcTemplate.class);
+        assertEquals(
+                database.queryForObject(
+                        "select count(*) from api_token where login = 'teo' and revoked_at is null", Integer.class),
+                Integer.valueOf(0));
+        assertEquals(
+                database.queryForObject(
+                        "select by || ' ' || about || ' ' || what from people_event order by id desc limit 1",
+                        String.class),
+                "runa teo kept out, tokens revoked: 1");
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -174,6 +175,31 @@ public class SecurityTest {
                 app = before;
             }
         }
+    }
+
+    @Test
+    public void beingSignedInEndsAfterAWeek() throws Exception {
+        Visitor ilse = visitor("ilse");
+        JdbcTemplate database = app.bean(JdbcTemplate.class);
+        String older = "update spring_session set creation_time = ? where principal_name = 'ilse'";
+        long week = Duration.ofDays(7).toMillis();
+        database.update(older, System.currentTimeMillis() - week + 60_000);
+        assertEquals(ilse.get("/bars").statusCode(), 200);
+        database.update(older, System.currentTimeMillis() - week - 1_000);
+        assertEquals(ilse.get("/bars").statusCode(), 302);
+    }
+
+    @Test
+    public void aStrangerLeavesNothingBehind() throws Exception {
+        JdbcTemplate database = app.bean(JdbcTemplate.class);
+        int before = database.queryForObject("select count(*) from spring_session", Integer.class);
+        Visitor stranger = new Visitor(app.url());
+        for (String path : new String[] {"/", "/sign-in", "/bars/4", "/hello", "/no/such/page"}) {
+            stranger.get(path);
+        }
+        stranger.signIn("nobody", "guess");
+        assertEquals(
+                database.queryForObject("select count(*) from spring_session", Integer.class), Integer.valueOf(before));
     }
 
     private static String csrfOf(Visitor visitor) throws Exception {

@@ -12,6 +12,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -78,6 +79,11 @@ final class Visitor {
                                 BodyPublishers.ofString("\r\n--zest--\r\n")))
                         .build(),
                 BodyHandlers.ofString());
+    }
+
+    /** Keeps an address open; done when it ends. */
+    CompletableFuture<HttpResponse<String>> follow(String path) {
+        return client.sendAsync(HttpRequest.newBuilder(URI.create(url + path)).build(), BodyHandlers.ofString());
     }
 
     Visitor signIn(String login, String password) throws Exception {

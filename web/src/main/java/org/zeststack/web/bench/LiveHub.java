@@ -13,8 +13,11 @@ import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.event.EventListener;
@@ -33,6 +36,7 @@ import org.zeststack.web.security.SignedOut;
 @Component
 class LiveHub implements DisposableBean {
 
+    private static final Logger LOG = LoggerFactory.getLogger(LiveHub.class);
     private static final int MOST_EVENTS = 500;
     /** Tablets that do not read their stream hold a sender each, until their connection times out. */
     private static final int MOST_SENDERS = 64;
@@ -83,42 +87,83 @@ class LiveHub implements DisposableBean {
      */
     record Owner(String login, String session) {}
 
-    private static final class Client {
+    private final class Client {
         private final SseEmitter emitter = new SseEmitter(0L);
         private final AtomicBoolean busy = new AtomicBoolean();
+        private final AtomicBoolean news = new AtomicBoolean();
+        private final AtomicBoolean beat = new AtomicBoolean();
         private final long openedAt = System.nanoTime();
         private final Owner owner;
-        private volatile Runnable again;
+        private final Consumer<Client> teller;
         private long seen;
 
-        private Client(Owner owner, long seen) {
+        private Client(Owner owner, Consumer<Client> teller, long seen, Set<Client> among) {
             this.owner = owner;
+            this.teller = teller;
             this.seen = seen;
+            Runnable gone = () -> among.remove(this);
+            emitter.onCompletion(gone);
+            emitter.onTimeout(gone);
+            emitter.onError(e -> gone.run());
+            among.add(this);
+        }
+
+        /** Tells what is new; while it is still being told something, once more after that, and never twice at once. */
+        private void tell() {
+            news.set(true);
+            work();
+        }
+
+        private void work() {
+            if (busy.compareAndSet(false, true)) {
+                sender.execute(this::tellAll);
+            }
+        }
+
+        private void tellAll() {
+            try {
+                while (news.getAndSet(false)) {
+                    teller.accept(this);
+                }
+                if (beat.getAndSet(false)) {
+                    send(this, SseEmitter.event().comment(""));
+                }
+            } catch (RuntimeException unread) {
+                // The database does not answer; every page is told once more when it does again.
+                LOG.debug("A page could not be told", unread);
+            } finally {
+                busy.set(false);
+            }
+            if (news.get()) {
+                work();
+            }
+        }
+
+        /** Its connection may not take anything: that must hold nobody else up. */
+        private void end() {
+            sender.execute(() -> {
+                try {
+                    emitter.complete();
+                } catch (IllegalStateException gone) {
+                    LOG.debug("Its connection went a moment ago", gone);
+                }
+            });
         }
     }
 
     /** A stream of what happens in a run after {@code seen}. */
     SseEmitter open(long run, long seen, Owner owner) {
-        Client client = new Client(owner, seen);
         Set<Client> others = clients.computeIfAbsent(run, r -> ConcurrentHashMap.newKeySet());
-        Runnable gone = () -> others.remove(client);
-        client.emitter.onCompletion(gone);
-        client.emitter.onTimeout(gone);
-        client.emitter.onError(e -> gone.run());
-        others.add(client);
+        Client client = new Client(owner, c -> catchUp(run, c), seen, others);
         endOldest(owner);
-        send(client, () -> catchUp(run, client));
+        client.tell();
         return client.emitter;
     }
 
-    /** A stream that tells that something happened in any run. */
+    /** A stream that tells that something happened in any run; one telling on its way is enough, however much happens meanwhile. */
     SseEmitter openAll(Owner owner) {
-        Client client = new Client(owner, 0);
-        Runnable gone = () -> watchers.remove(client);
-        client.emitter.onCompletion(gone);
-        client.emitter.onTimeout(gone);
-        client.emitter.onError(e -> gone.run());
-        watchers.add(client);
+        Client client =
+                new Client(owner, c -> send(c, SseEmitter.event().name("change").data("")), 0, watchers);
         endOldest(owner);
         return client.emitter;
     }
@@ -128,27 +173,11 @@ class LiveHub implements DisposableBean {
                 .filter(c -> c.owner.login().equals(owner.login()))
                 .sorted(Comparator.comparingLong(c -> c.openedAt))
                 .toList();
-        pages.stream().limit(Math.max(0, pages.size() - MOST_PAGES)).forEach(LiveHub::end);
-    }
-
-    /** Tells a page something; while it is still being told something before, once more after that, and never twice at once. */
-    private void send(Client client, Runnable what) {
-        client.again = what;
-        if (client.busy.compareAndSet(false, true)) {
-            sender.execute(() -> {
-                do {
-                    for (Runnable next = client.again; next != null; next = client.again) {
-                        client.again = null;
-                        next.run();
-                    }
-                    client.busy.set(false);
-                } while (client.again != null && client.busy.compareAndSet(false, true));
-            });
-        }
+        pages.stream().limit(Math.max(0, pages.size() - MOST_PAGES)).forEach(Client::end);
     }
 
     private void changed(long run) {
-        watchers.forEach(this::tell);
+        watchers.forEach(Client::tell);
         if (run == LiveFeed.EVERY_RUN) {
             clients.keySet().forEach(this::catchUp);
             return;
@@ -156,26 +185,19 @@ class LiveHub implements DisposableBean {
         catchUp(run);
     }
 
-    /** One telling on its way is enough, however much happens meanwhile. */
-    private void tell(Client client) {
-        send(client, () -> send(client, SseEmitter.event().name("change").data("")));
-    }
-
     private void catchUp(long run) {
-        clients.getOrDefault(run, Set.of()).forEach(client -> send(client, () -> catchUp(run, client)));
+        clients.getOrDefault(run, Set.of()).forEach(Client::tell);
     }
 
     private void catchUp(long run, Client client) {
-        synchronized (client) {
-            for (Bench.Event event : bench.eventsAfter(run, client.seen, MOST_EVENTS)) {
-                send(
-                        client,
-                        SseEmitter.event()
-                                .id(String.valueOf(event.sequence()))
-                                .name("change")
-                                .data(event.kind()));
-                client.seen = event.sequence();
-            }
+        for (Bench.Event event : bench.eventsAfter(run, client.seen, MOST_EVENTS)) {
+            send(
+                    client,
+                    SseEmitter.event()
+                            .id(String.valueOf(event.sequence()))
+                            .name("change")
+                            .data(event.kind()));
+            client.seen = event.sequence();
         }
     }
 
@@ -186,15 +208,7 @@ class LiveHub implements DisposableBean {
     }
 
     private void end(Predicate<Client> which) {
-        everyone().filter(which).toList().forEach(LiveHub::end);
-    }
-
-    private static void end(Client client) {
-        try {
-            client.emitter.complete();
-        } catch (IllegalStateException gone) {
-            // Its connection went a moment ago.
-        }
+        everyone().filter(which).toList().forEach(Client::end);
     }
 
     @Scheduled(fixedDelay = BEAT_MILLIS)
@@ -208,11 +222,10 @@ class LiveHub implements DisposableBean {
             Set<String> there = people.sessionsThere(sessions, clock.instant());
             end(client -> client.owner.session() != null && !there.contains(client.owner.session()));
         }
-        // Who is being told something needs no beat.
-        everyone()
-                .filter(client -> !client.busy.get())
-                .forEach(client ->
-                        send(client, () -> send(client, SseEmitter.event().comment(""))));
+        everyone().forEach(client -> {
+            client.beat.set(true);
+            client.work();
+        });
     }
 
     private Stream<Client> everyone() {
@@ -230,7 +243,7 @@ class LiveHub implements DisposableBean {
     @Override
     public void destroy() {
         feed.close();
-        everyone().forEach(LiveHub::end);
-        sender.shutdownNow();
+        everyone().forEach(Client::end);
+        sender.shutdown();
     }
 }

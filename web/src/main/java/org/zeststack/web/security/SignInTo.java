@@ -47,7 +47,11 @@ final class SignInTo extends LoginUrlAuthenticationEntryPoint {
 
     /** Where a request wants to go after signing in; the first page where it says nothing, or somewhere that is not ours. */
     static String asked(HttpServletRequest request) {
-        String to = request.getParameter(FIELD);
+        return ours(request.getParameter(FIELD));
+    }
+
+    /** A place as asked for, or the first page. */
+    static String ours(String to) {
         return to == null || !isOurs(to) ? "/" : to;
     }
 }
