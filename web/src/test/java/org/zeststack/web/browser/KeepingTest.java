@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Pattern;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -84,8 +85,13 @@ public class KeepingTest {
         assertThat(page.locator(".away")).containsText("from before");
         page.unrouteAll();
         assertThat(page.locator(".away")).hasCount(0);
-        page.route("**/bars/16", Route::abort);
+        AtomicBoolean gone = new AtomicBoolean();
+        page.route("**/bars/16", route -> {
+            gone.set(true);
+            route.abort();
+        });
         page.click("text=Save the draft");
+        page.waitForCondition(gone::get);
         page.waitForTimeout(300);
         page.unrouteAll();
         page.navigate("/bars/16");

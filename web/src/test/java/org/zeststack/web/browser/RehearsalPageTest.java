@@ -60,6 +60,6 @@ public class RehearsalPageTest {
         String url = page.url();
         Page other = app.signedIn("teo");
         assertEquals(other.navigate(url).status(), 404, "each has their own");
-        assertEquals(page.navigate(url.replaceAll("[^/]*$", "none")).status(), 400);
+        assertEquals(page.navigate(url.replaceAll("[^/]*$", "none")).status(), 404);
     }
 }
