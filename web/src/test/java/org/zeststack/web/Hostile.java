@@ -25,7 +25,6 @@ import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.store.bench.EntryKind;
@@ -38,7 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
  * A few thousand inputs that mean harm, over every form, question, bench call, import and call of programs; always the same ones. None
  * may be a fault of the server, take seconds, name a class or leave memory behind. {@code ./zest hostile} sends {@value #ALL}.
  */
-public class Hostile {
+public class Hostile extends WithDemo {
 
     static final int ALL = 3000;
     private static final int SEED = 14;
@@ -128,7 +127,6 @@ public class Hostile {
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
 
-    private TestApp app;
     private String cookies;
     private String csrf;
     private List<Form> forms;
@@ -145,7 +143,6 @@ public class Hostile {
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         Page page = app.signedIn("runa");
         forms = new ArrayList<>();
         for (String path : PAGES) {
@@ -177,11 +174,6 @@ public class Hostile {
                 .collect(Collectors.joining("; "));
         page.context().close();
         calls = calls();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     /** Bodies that are right, made from the description of the interface. */

@@ -6,28 +6,20 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Page;
 import java.util.HashMap;
 import java.util.Map;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** As many lines, steps and layers as are allowed can be sent and saved; one more is told with the number allowed. */
-public class LargestDesignsTest {
+public class LargestDesignsTest extends WithDemo {
 
-    private TestApp app;
     private Visitor owner;
     private Page page;
 
     @BeforeClass
     public void open() throws Exception {
-        app = TestApp.demo();
         owner = new Visitor(app.url()).signIn("runa", "lantern-harbour");
         page = app.signedIn("runa");
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     /** A page, what is numbered in it, a row to repeat, how many are allowed, and the words when there is one more. */

@@ -10,26 +10,12 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.postgres.PostgresTrouble;
 import org.zeststack.web.start.PasswordOnTheMachine;
 
 /** Passwords and roles changed, checked at the server. */
-public class PeopleTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class PeopleTest extends WithDemo {
 
     private Visitor visitor(String login, String password) throws Exception {
         return new Visitor(app.url()).signIn(login, password);

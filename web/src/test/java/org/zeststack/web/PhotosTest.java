@@ -10,29 +10,21 @@ import java.io.IOException;
 import java.util.Base64;
 import javax.imageio.ImageIO;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Photographs: which kinds, how large, and what is kept of them. */
-public class PhotosTest {
+public class PhotosTest extends WithDemo {
 
     /** One grey point as WebP; bytes from memory, read by the library in use. */
     private static final String WEBP = "UklGRiIAAABXRUJQVlA4IBYAAAAwAQCdASoBAAEADsD+JaQAA3AAAAAA";
 
-    private TestApp app;
     private Visitor owner;
 
     @BeforeClass
     public void open() throws Exception {
-        app = TestApp.demo();
         owner = new Visitor(app.url()).signIn("runa", "lantern-harbour");
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     private static byte[] picture(String kind, int width, int height) throws IOException {

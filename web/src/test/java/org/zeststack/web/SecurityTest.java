@@ -15,25 +15,11 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Roles, CSRF, headers and throttling, checked at the server without a browser's help. */
-public class SecurityTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class SecurityTest extends WithDemo {
 
     private Visitor visitor(String login) throws Exception {
         return new Visitor(app.url()).signIn(login, "lantern-harbour");

@@ -14,33 +14,25 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** Forms that make something, sent by two hands at once and once more. */
-public class SentOnceTest {
+public class SentOnceTest extends WithDemo {
 
     private static final String FIRST_BAR =
             "select min(design) from design_version join design on id = design where kind = 'BAR'";
 
-    private TestApp app;
     private Visitor owner;
     private String csrf;
     private Page browser;
 
     @BeforeClass
     public void open() throws Exception {
-        app = TestApp.demo();
         owner = new Visitor(app.url()).signIn("runa", "lantern-harbour");
         csrf = owner.csrf();
         browser = app.signedIn("runa");
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     /** Kind; the page with the form; where it is sent; what is typed; how many of them there are. */

@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -25,30 +24,23 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.core.stack.StackLayer;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 
 /** A bar's form without a browser: what is typed, read, acted on and drawn. */
-public class BarFormTest {
+public class BarFormTest extends WithDemo {
 
-    private TestApp app;
     private BarFields fields;
     private BarPage page;
     private BarActs acts;
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         fields = app.bean(BarFields.class);
         page = app.bean(BarPage.class);
         acts = app.bean(BarActs.class);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @DataProvider

@@ -21,28 +21,14 @@ import org.apache.pdfbox.cos.COSNumber;
 import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** The bar's page as a designer uses it: every build from nothing, the picture as the control, papers out. */
-public class BarPageTest {
+public class BarPageTest extends WithDemo {
 
     private static final int MOST_TABS = 260;
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
 
     /** Goes on with the tab key until the focus is on what is meant. */
     private static void tabTo(Page page, String selector) {

@@ -13,32 +13,24 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.store.bench.Bench;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** The bench with the network gone, with instruments that send odd things, and with the simulated thermometer. */
-public class BenchPageTest {
+public class BenchPageTest extends WithDemo {
 
     private static final String TABLET = "/bench/4?step=fill:filling-1";
 
-    private TestApp app;
     private Bench bench;
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         bench = app.bean(Bench.class);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     private long weighIns() {

@@ -11,29 +11,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** Pages of the bowl, apart from a run, and bowls to rehearse on. */
-public class BowlPagesTest {
+public class BowlPagesTest extends WithDemo {
 
-    private TestApp app;
     private Page page;
     private final List<String> errors = new ArrayList<>();
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("ilse");
         page.onPageError(errors::add);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @AfterMethod

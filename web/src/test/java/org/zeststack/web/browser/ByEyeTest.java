@@ -9,7 +9,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -29,27 +28,20 @@ import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** A cook without a thermometer: minutes at a stir, looks, a drop in cold water, and the scale. */
-public class ByEyeTest {
+public class ByEyeTest extends WithDemo {
 
     private static final Stamp STAMP = new Stamp("Runa", Instant.parse("2026-11-20T08:00:00Z"));
 
-    private TestApp app;
     private Page page;
     private final List<String> errors = new ArrayList<>();
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("runa");
         page.onPageError(errors::add);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @AfterMethod

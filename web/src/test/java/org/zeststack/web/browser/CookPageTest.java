@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -25,9 +24,10 @@ import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** A pot of caramel as the bench sees it; it is cooked by a pot that shares no physics with what judges it. */
-public class CookPageTest {
+public class CookPageTest extends WithDemo {
 
     private static final long RUN = 4;
     private static final String COMPONENT = "formula-1-v2";
@@ -35,7 +35,6 @@ public class CookPageTest {
     private static final Pattern NUMBER = Pattern.compile("[0-9]+\\.[0-9]");
     private static final Pattern INTERVAL = Pattern.compile("[0-9.]+–[0-9.]+");
 
-    private TestApp app;
     private Bench bench;
     private RunSheet sheet;
     private RunSheet.FormulaBatch batch;
@@ -43,15 +42,9 @@ public class CookPageTest {
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         bench = app.bean(Bench.class);
         sheet = app.bean(Runs.class).find(RUN).orElseThrow().sheet().orElseThrow();
         batch = sheet.formula(COMPONENT).orElseThrow();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @AfterMethod

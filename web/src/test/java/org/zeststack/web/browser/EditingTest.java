@@ -11,26 +11,13 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import java.util.ArrayList;
 import java.util.List;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** Two people at one design, awkward input, a viewer, two instances, accessibility; on the demo's data. */
-public class EditingTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class EditingTest extends WithDemo {
 
     @Test
     public void theSecondSaverSeesBothAndLosesNothing() {

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
@@ -31,9 +30,10 @@ import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** From a household recipe to a balanced, scaled, versioned formula that is carried elsewhere and back. */
-public class FormulaPageTest {
+public class FormulaPageTest extends WithDemo {
 
     /** Invented; in US measures, with two guesses to correct. */
     private static final String RECIPE = """
@@ -49,19 +49,12 @@ public class FormulaPageTest {
             Boil to 245°F, stirring, about 20 minutes. Stir in the salt and pour.
             """;
 
-    private TestApp app;
     private Page page;
     private String json;
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("runa");
-    }
-
-    @AfterClass
-    public void close() {
-        app.close();
     }
 
     private Locator field(String name) {

@@ -8,27 +8,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** What is typed into a design and not saved comes back; what is new exists once it is saved. */
-public class KeepingTest {
+public class KeepingTest extends WithDemo {
 
     private static final String SHELL = "[name='layer.0.amount']";
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
 
     /** Gives the page's script the moment that it waits for a pause in typing. */
     private static void pause(Page page) {

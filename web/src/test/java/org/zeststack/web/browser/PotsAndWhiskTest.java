@@ -10,7 +10,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -18,14 +17,13 @@ import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** A whole nougat and a caramel that cream is poured into, cooked by simulated pots and done as the page says. */
-public class PotsAndWhiskTest {
+public class PotsAndWhiskTest extends WithDemo {
 
     private static final String SPEED = "60";
 
-    private TestApp app;
     private Bench bench;
     private long run;
     private RunSheet sheet;
@@ -33,7 +31,6 @@ public class PotsAndWhiskTest {
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         bench = app.bean(Bench.class);
         Page page = hand("runa");
         page.navigate("/runs");
@@ -47,11 +44,6 @@ public class PotsAndWhiskTest {
         page.waitForURL("**/bench/*");
         run = Long.parseLong(page.url().replaceAll(".*/bench/", ""));
         sheet = app.bean(Runs.class).find(run).orElseThrow().sheet().orElseThrow();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @AfterMethod

@@ -7,26 +7,12 @@ import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.store.bench.Bench;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** Rehearsing a cook in the browser. */
-public class RehearsalPageTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class RehearsalPageTest extends WithDemo {
 
     @Test
     public void aViewerRehearsesAndIsTold() {

@@ -9,27 +9,13 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import java.nio.file.Files;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** What is judged by can be read and taken away; an owner sets a bound, and bars say that they are judged by it. */
-public class RulesPageTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class RulesPageTest extends WithDemo {
 
     @Test
     public void listsEveryRuleAndBoundAndGivesThemAsTables() throws Exception {

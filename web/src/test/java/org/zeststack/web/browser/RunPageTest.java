@@ -9,7 +9,6 @@ import com.microsoft.playwright.options.SelectOption;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.bar.Bar;
@@ -26,24 +25,18 @@ import org.zeststack.core.household.Measures;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** Runs of what nobody has said the yield of, and of what is made of each other. */
-public class RunPageTest {
+public class RunPageTest extends WithDemo {
 
     private static final Stamp STAMP = new Stamp("Ada", Instant.parse("2026-11-01T08:00:00Z"));
 
-    private TestApp app;
     private Page page;
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("runa");
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @SuppressWarnings("unchecked")

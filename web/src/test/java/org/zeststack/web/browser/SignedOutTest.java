@@ -5,26 +5,12 @@ import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Page;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** What was typed is there again after signing in, whatever page it was typed into. */
-public class SignedOutTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class SignedOutTest extends WithDemo {
 
     /** A page, a field, the button that sends it. */
     @DataProvider

@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -28,27 +27,20 @@ import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** A bowl at the bench: planned, led by its method, proved. */
-public class TemperPageTest {
+public class TemperPageTest extends WithDemo {
 
     private static final String BOWL = "/bench/4?step=temper:couverture-couverture-dark-66";
 
-    private TestApp app;
     private Page page;
     private final List<String> errors = new ArrayList<>();
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("teo");
         page.onPageError(errors::add);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     @AfterMethod

@@ -8,22 +8,19 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.List;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** Ways of working typed from nothing, planned, and their run sheets read for numbers and order. Sums by hand. */
-public class WaysPageTest {
+public class WaysPageTest extends WithDemo {
 
-    private TestApp app;
     private Page page;
     private final List<String> errors = new ArrayList<>();
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("runa");
         page.onConsoleMessage(m -> {
             if (m.type().equals("error")) {
@@ -31,11 +28,6 @@ public class WaysPageTest {
             }
         });
         page.onPageError(errors::add);
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
     }
 
     /** Acts are separated by blanks and newlines: {@code +KIND} adds a layer, {@code -N} drops one, {@code field=value} fills in. */

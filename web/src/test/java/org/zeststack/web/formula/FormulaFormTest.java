@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -23,15 +22,14 @@ import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 import org.zeststack.web.shelf.Shelf;
 
 /** A formula's form without a browser: to text and back, the acts of its buttons, and scaling. */
-public class FormulaFormTest {
+public class FormulaFormTest extends WithDemo {
 
-    private TestApp app;
     private FormulaFields fields;
     private FormulaActs acts;
     private FormulaWorkings workings;
@@ -40,17 +38,11 @@ public class FormulaFormTest {
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         fields = new FormulaFields(app.bean(LineFields.class));
         acts = app.bean(FormulaActs.class);
         workings = app.bean(FormulaWorkings.class);
         scaling = app.bean(ScaleForm.class);
         shelf = app.bean(Shelf.class);
-    }
-
-    @AfterClass
-    public void close() {
-        app.close();
     }
 
     private static Formula caramel() {

@@ -8,29 +8,21 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.store.design.Designs;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 import org.zeststack.web.shelf.Shelf;
 
 /** Formulas brought in from files: with what they are made of, and with what is not known here. */
-public class ImportTest {
+public class ImportTest extends WithDemo {
 
-    private TestApp app;
     private Page page;
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         page = app.signedIn("runa");
-    }
-
-    @AfterClass
-    public void close() {
-        app.close();
     }
 
     private String exported(String path) {

@@ -10,7 +10,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.UUID;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Part;
@@ -20,30 +19,23 @@ import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 
 /** A lot's own composition changes only the runs that take the lot. */
-public class LotsOfRunTest {
+public class LotsOfRunTest extends WithDemo {
 
     private static final Stamp STAMP = new Stamp("Ada", Instant.parse("2026-03-01T08:00:00Z"));
     private static final LocalDate DAY = LocalDate.of(2026, 12, 1);
 
-    private TestApp app;
     private Runs runs;
     private RunSheets sheets;
     private Lots lots;
 
     @BeforeClass
     public void open() {
-        app = TestApp.demo();
         runs = app.bean(Runs.class);
         sheets = app.bean(RunSheets.class);
         lots = app.bean(Lots.class);
-    }
-
-    @AfterClass
-    public void close() {
-        app.close();
     }
 
     private long plan(long bar) {

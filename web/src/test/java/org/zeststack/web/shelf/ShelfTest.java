@@ -6,27 +6,13 @@ import static org.testng.Assert.assertNotEquals;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.formula.FormulaLink;
-import org.zeststack.web.TestApp;
+import org.zeststack.web.WithDemo;
 import org.zeststack.web.bar.BarWorkings;
 
 /** What was read once is forgotten when the data under it are others. */
-public class ShelfTest {
-
-    private TestApp app;
-
-    @BeforeClass
-    public void open() {
-        app = TestApp.demo();
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        app.close();
-    }
+public class ShelfTest extends WithDemo {
 
     @Test
     public void aRestoredVersionIsNotTheOneThatWasThereBefore() throws Exception {
