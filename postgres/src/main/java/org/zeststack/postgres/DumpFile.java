@@ -237,7 +237,8 @@ public final class DumpFile {
             String there = holds(database).words();
             if (!replace) {
                 throw new PostgresTrouble(
-                        "There is data already: %s. To replace it: ./zest restore %s --replace".formatted(there, file));
+                        "There is data already: %s. To replace it, give the same command with --replace."
+                                .formatted(there));
             }
             String moment = LocalDateTime.now().format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS"));
             Path kept = whole.resolveSibling("replaced-" + moment + ".zest");

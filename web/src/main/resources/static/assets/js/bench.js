@@ -303,7 +303,7 @@ let reported = '';
 /** Tells how much waits here, so that whoever closes the run knows; at most what is new, and now and then that we are still here. */
 function report(gone = false) {
   const body = JSON.stringify({ device: thisDevice, name: navigator.platform, unsent: waitingOf(run), gone });
-  if (body !== reported) {
+  if (main.dataset.writes && body !== reported) {
     reported = body;
     const headers = { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': csrf, 'X-Requested-With': 'fetch' };
     fetch(`/bench/${run}/device`, { method: 'POST', keepalive: true, headers, body }).catch(() => (reported = ''));

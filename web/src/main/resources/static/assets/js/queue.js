@@ -51,15 +51,14 @@ function all() {
   return [...kept, ...unkept.values()].sort((a, b) => a.wall - b.wall || a.number - b.number);
 }
 
-/** @returns {boolean} whether the browser has room for it */
+/** @returns {boolean} whether the browser has room for it; else it lasts as long as the page */
 function keep(item) {
-  if (unkept.has(item.id)) {
-    return false;
-  }
   try {
     localStorage.setItem(PREFIX + item.id, JSON.stringify(item));
+    unkept.delete(item.id);
     return true;
   } catch {
+    unkept.set(item.id, item);
     return false;
   }
 }
@@ -119,9 +118,6 @@ export function send(id, url, body, run) {
   const steady = heard && heard.millis + performance.now() - heard.at;
   const item = { id, url, body, run, by: me, tab, number, wall: Date.now(), ahead: heard?.ahead, steady };
   const kept = keep(item);
-  if (!kept) {
-    unkept.set(id, item);
-  }
   const answer = new Promise((resolve) => settled.set(id, resolve));
   changed();
   flush();
@@ -143,7 +139,6 @@ function timed(item, ahead) {
   const body = item.body.readings ? { ...item.body, readings: item.body.readings.map((r) => ({ ...r, at })) } : { ...item.body, at };
   const whole = { ...item, body: { ...body, by: item.by } };
   keep(whole);
-  unkept.has(item.id) && unkept.set(item.id, whole);
   return whole;
 }
 

@@ -9,6 +9,7 @@ import java.sql.Connection;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.Test;
 import org.zeststack.postgres.PostgresTrouble;
@@ -90,11 +91,13 @@ public class PeopleTest extends WithDemo {
         post(owner, "/workshop/people/" + id("teo") + "/role", "role", "OWNER");
         Visitor teo = visitor("teo", "sugar under a tin moon");
         assertEquals(post(teo, "/workshop/tokens", "label", "Teo's scale"), 302);
-        CompletableFuture<HttpResponse<String>> stream = teo.follow("/bench/4/events?seen=0");
-        Thread.sleep(500);
-        assertTrue(!stream.isDone());
+        HttpResponse<Stream<String>> stream = teo.follow("/bench/4/events?seen=0");
+        assertEquals(stream.statusCode(), 200);
+        CompletableFuture<Long> ended =
+                CompletableFuture.supplyAsync(() -> stream.body().count());
+        assertTrue(!ended.isDone(), "it goes on");
         assertEquals(post(owner, "/workshop/people/" + id("teo") + "/active", "active", "false"), 302);
-        stream.get(10, TimeUnit.SECONDS);
+        assertTrue(ended.get(10, TimeUnit.SECONDS) > 0);
         JdbcTemplate database = app.bean(JdbcTemplate.class);
         assertEquals(
                 database.queryForObject(

@@ -12,10 +12,10 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
-import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** A person with cookies of their own. */
 final class Visitor {
@@ -81,9 +81,9 @@ final class Visitor {
                 BodyHandlers.ofString());
     }
 
-    /** Keeps an address open; done when it ends. */
-    CompletableFuture<HttpResponse<String>> follow(String path) {
-        return client.sendAsync(HttpRequest.newBuilder(URI.create(url + path)).build(), BodyHandlers.ofString());
+    /** Opens an address that goes on; its lines end with it. */
+    HttpResponse<Stream<String>> follow(String path) throws Exception {
+        return client.send(HttpRequest.newBuilder(URI.create(url + path)).build(), BodyHandlers.ofLines());
     }
 
     Visitor signIn(String login, String password) throws Exception {

@@ -17,7 +17,8 @@ public interface Devices {
      */
     record Device(UUID key, String name, String person, int unsent, boolean gone, Instant heardAt) {}
 
-    void heard(long run, Device device);
+    /** Notes what a device tells; false where there is no such run. */
+    boolean heard(long run, Device device);
 
     /** Those that have unsent entries, and those that fell silent with their page open since a moment and may have some. */
     List<Device> withUnsent(long run, Instant silentSince);

@@ -1,6 +1,7 @@
 package org.zeststack.store.bench;
 
 import static org.zeststack.store.schema.Tables.BENCH_DEVICE;
+import static org.zeststack.store.schema.Tables.RUN;
 
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -19,7 +20,10 @@ class JooqDevices implements Devices {
     }
 
     @Override
-    public void heard(long run, Device device) {
+    public boolean heard(long run, Device device) {
+        if (!db.fetchExists(RUN, RUN.ID.eq(run))) {
+            return false;
+        }
         OffsetDateTime at = device.heardAt().atOffset(ZoneOffset.UTC);
         db.insertInto(BENCH_DEVICE)
                 .set(BENCH_DEVICE.RUN, run)
@@ -37,6 +41,7 @@ class JooqDevices implements Devices {
                 .set(BENCH_DEVICE.GONE, device.gone())
                 .set(BENCH_DEVICE.HEARD_AT, at)
                 .execute();
+        return true;
     }
 
     @Override

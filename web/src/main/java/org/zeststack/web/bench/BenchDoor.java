@@ -115,7 +115,6 @@ class BenchDoor {
             throw new ResponseStatusException(
                     HttpStatus.BAD_REQUEST, "A device tells its key and how much it has not sent.");
         }
-        runs.find(id).orElseThrow(() -> Trouble.missing("This run"));
         var device = new Devices.Device(
                 sent.device(),
                 word(sent.name()),
@@ -123,7 +122,9 @@ class BenchDoor {
                 sent.unsent(),
                 Boolean.TRUE.equals(sent.gone()),
                 clock.instant());
-        devices.heard(id, device);
+        if (!devices.heard(id, device)) {
+            throw Trouble.missing("This run");
+        }
         return Answer.of(HttpStatus.OK, "accepted", "");
     }
 

@@ -28,7 +28,7 @@ import org.unbescape.html.HtmlEscape;
  * <ul>
  *   <li>{@code zest:field="amount"} on an input, text area, check box or select gives it its name and what stands in it; a select
  *       takes {@code zest:options="${...}"}, names with their words, and {@code zest:none} for the words of none.
- *   <li>{@code <zest:told name="amount"/>} is the place where a fault of the field is told.
+ *   <li>{@code <zest:told name="amount"/>} is the place where a fault of the field is told; {@code of="${...}"} names it whole.
  *   <li>{@code <zest:mini name="lengthMm" label="Length" unit="mm"/>} is a small labelled field with that place.
  * </ul>
  */
@@ -55,6 +55,12 @@ class FieldDialect extends AbstractProcessorDialect {
         return context.getVariable("f") instanceof String prefix ? prefix + name : name;
     }
 
+    private static Object evaluated(ITemplateContext context, String expression) {
+        return StandardExpressions.getExpressionParser(context.getConfiguration())
+                .parseExpression(context, expression)
+                .execute(context);
+    }
+
     private static String escaped(String text) {
         return HtmlEscape.escapeHtml4Xml(text);
     }
@@ -78,7 +84,10 @@ class FieldDialect extends AbstractProcessorDialect {
         @Override
         protected void doProcess(
                 ITemplateContext context, IProcessableElementTag tag, IElementTagStructureHandler handler) {
-            handler.replaceWith(told(form(context), whole(context, tag.getAttributeValue("name"))), false);
+            String of = tag.getAttributeValue("of");
+            String name =
+                    of == null ? whole(context, tag.getAttributeValue("name")) : String.valueOf(evaluated(context, of));
+            handler.replaceWith(told(form(context), name), false);
         }
     }
 
@@ -146,10 +155,7 @@ class FieldDialect extends AbstractProcessorDialect {
             if (none != null) {
                 html.append("<option value=\"\">").append(none).append("</option>");
             }
-            Object all = StandardExpressions.getExpressionParser(context.getConfiguration())
-                    .parseExpression(context, tag.getAttributeValue(PREFIX, "options"))
-                    .execute(context);
-            for (String[] one : pairs(all)) {
+            for (String[] one : pairs(evaluated(context, tag.getAttributeValue(PREFIX, "options")))) {
                 html.append("<option value=\"").append(escaped(one[0])).append('"');
                 if (one[0].equals(chosen)) {
                     html.append(" selected=\"selected\"");

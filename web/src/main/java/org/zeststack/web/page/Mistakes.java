@@ -3,6 +3,8 @@ package org.zeststack.web.page;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpStatus;
@@ -26,6 +28,7 @@ import tools.jackson.core.JacksonException;
 @Order(0)
 class Mistakes {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Mistakes.class);
     private static final int SHOWN = 40;
 
     @ExceptionHandler
@@ -106,6 +109,7 @@ class Mistakes {
     /** What the database does not keep: characters that are none, numbers beyond every bound. */
     @ExceptionHandler
     void unkept(DataIntegrityViolationException e, HttpServletResponse response) throws IOException {
+        LOG.warn("The database refused what was sent", e);
         tell(response, HttpStatus.BAD_REQUEST, "Something of what was sent cannot be kept. Nothing was changed.");
     }
 

@@ -122,26 +122,13 @@ public class QueueTest {
         hand.navigate(TABLET);
         note(hand, "note held");
         Devices devices = app.bean(Devices.class);
-        Instant long_ago = Instant.EPOCH;
-        assertEquals(
-                waitFor(() -> devices.withUnsent(4, long_ago).stream()
+        hand.waitForCondition(() -> devices.withUnsent(4, Instant.EPOCH).stream()
                         .mapToInt(Devices.Device::unsent)
-                        .sum()),
-                1);
+                        .sum()
+                == 1);
         hand.unroute("**/bench/4/entries");
         assertThat(hand.locator("[data-waiting]")).isHidden();
         assertEquals(said(), List.of("note held"));
-    }
-
-    private static int waitFor(java.util.function.IntSupplier number) {
-        for (int i = 0; i < 100 && number.getAsInt() == 0; i++) {
-            try {
-                Thread.sleep(50);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }
-        return number.getAsInt();
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.Test;
 import org.zeststack.core.formula.FormulaLink;
+import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.web.WithDemo;
 import org.zeststack.web.bar.BarWorkings;
 
@@ -15,11 +16,12 @@ import org.zeststack.web.bar.BarWorkings;
 public class ShelfTest extends WithDemo {
 
     @Test
-    public void aRestoredVersionIsNotTheOneThatWasThereBefore() throws Exception {
+    public void aRestoredVersionIsNotTheOneThatWasThereBefore() {
         Shelf shelf = app.bean(Shelf.class);
         BarWorkings bars = app.bean(BarWorkings.class);
         JdbcTemplate database = app.bean(JdbcTemplate.class);
         FormulaLink link = new FormulaLink(1, 1);
+        IngredientTable before = shelf.table();
         assertEquals(shelf.version(link).orElseThrow().version(), 1);
         List<Long> two = database.queryForList(
                 "select design from design_version join design on id = design where kind = 'BAR' and number = 1"
@@ -35,7 +37,9 @@ public class ShelfTest extends WithDemo {
                 two.get(1),
                 two.get(0));
         database.update("update data_epoch set epoch = ?", UUID.randomUUID());
-        Thread.sleep(250);
+        while (shelf.table() == before) {
+            Thread.onSpinWait();
+        }
         assertEquals(shelf.version(link).orElseThrow().name(), "From the backup");
         assertEquals(grams(bars, two.get(0)), other);
     }
