@@ -3,6 +3,7 @@ package org.zeststack.web.bench;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
@@ -22,6 +23,10 @@ class PlainWriting {
 
     /** What the address says, not the fields. */
     private static final List<String> OF_ADDRESS = List.of("kind", "component", "corrects", "once", "from", "_csrf");
+
+    /** Fields that say of what an entry is; they are sent again as they are. */
+    private static final Set<String> OF_WHAT =
+            Set.of("layer", "step", "ingredient", "sign", "outcome", "photo", "sure");
 
     private final BenchDoor door;
 
@@ -83,6 +88,7 @@ class PlainWriting {
         }
         response.setStatus(answer.getStatusCode().value());
         model.addAttribute("answer", answer.getBody());
+        model.addAttribute("ofWhat", OF_WHAT);
         model.addAttribute("fields", fields);
         model.addAttribute("back", back);
         return "bench/not-written";
