@@ -140,6 +140,7 @@ export function keeping(form, fields) {
     const kept = JSON.parse(localStorage.getItem(key) ?? 'null');
     kept && localStorage.setItem(key, JSON.stringify({ ...kept, sent: kept.lock }));
     // What is still on its way into the fields must not overwrite that it was sent.
+    sent = true;
     setTimeout(() => (sent = !event.defaultPrevented));
   });
   addEventListener('pageshow', (event) => event.persisted && (sent = false));

@@ -26,7 +26,7 @@ public class EditingTest extends WithDemo {
         first.navigate("/formulas/1");
         second.navigate("/formulas/1");
         first.fill("[name='line.0.grams']", "555");
-        first.click("text=Save the draft");
+        TestApp.sent(first, "text=Save the draft");
         assertThat(first.locator("[name='line.0.grams']")).hasValue("555");
         second.fill("[name='line.0.grams']", "577");
         second.fill("[name='step.0.cue']", "my own cue");
@@ -48,7 +48,7 @@ public class EditingTest extends WithDemo {
         first.navigate("/workshop/moulds/2");
         second.navigate("/workshop/moulds/2");
         first.fill("#owned", "5");
-        first.click("text=Save");
+        TestApp.sent(first, "text=Save");
         second.fill("#owned", "7");
         second.click("text=Save");
         assertThat(second.locator(".theirs")).containsText("5");

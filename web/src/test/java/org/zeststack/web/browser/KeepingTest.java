@@ -82,10 +82,11 @@ public class KeepingTest extends WithDemo {
         page.waitForTimeout(300);
         page.unrouteAll();
         page.navigate("/bars/16");
+        assertThat(page.locator(".unsaved")).containsText("is back");
         assertThat(page.locator("[name='layer.1.amount']")).hasValue("11.5");
-        page.click("text=Save the draft");
+        TestApp.sent(page, "text=Save the draft");
         assertThat(page.locator("[name='layer.1.amount']")).hasValue("11.5");
-        assertThat(page.locator(".unsaved")).hasCount(0);
+        assertThat(page.locator(".unsaved, .signed-out")).hasText(new String[0]);
         page.navigate("/bars");
         assertThat(page.locator(".unsaved")).hasCount(0);
     }

@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import org.testng.annotations.Test;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
+import org.zeststack.web.TestApp;
 import org.zeststack.web.WithDemo;
 
 /** What is judged by can be read and taken away; an owner sets a bound, and bars say that they are judged by it. */
@@ -22,7 +23,7 @@ public class RulesPageTest extends WithDemo {
         Page page = app.signedIn("ilse");
         page.navigate("/workshop");
         page.click("text=Rules we judge by");
-        assertEquals(page.locator("[data-rule]").count(), Rule.all().size());
+        assertThat(page.locator("[data-rule]")).hasCount(Rule.all().size());
         assertEquals(
                 page.locator("#bounds tbody tr").count(), Bounds.shipped().all().size());
         assertThat(page.locator("#bounds a")).hasCount(0);
@@ -73,7 +74,7 @@ public class RulesPageTest extends WithDemo {
         second.navigate("/workshop/rules/shell-thickness");
         page.navigate("/workshop/rules/shell-thickness");
         page.fill("[name=least]", "2.6");
-        page.click("text=Judge by this");
+        TestApp.sent(page, "text=Judge by this");
         second.fill("[name=least]", "2.7");
         second.click("text=Judge by this");
         assertThat(second.locator(".theirs")).containsText("2.6");

@@ -19,6 +19,7 @@ import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.run.Runs;
+import org.zeststack.web.TestApp;
 import org.zeststack.web.WithDemo;
 
 /** A lot's own composition changes only the runs that take the lot. */
@@ -68,7 +69,7 @@ public class LotsOfRunTest extends WithDemo {
         Page page = app.signedIn("runa");
         page.navigate("/runs/" + with);
         page.selectOption("[id='lot.honey']", String.valueOf(lot));
-        page.click("text=Take these lots");
+        TestApp.sent(page, "text=Take these lots");
         assertThat(page.locator("[id='lot.honey']")).hasValue(String.valueOf(lot));
         assertNotEquals(
                 sheet(with).formulas().get(0).potGrams().get(Part.WATER),
@@ -78,7 +79,7 @@ public class LotsOfRunTest extends WithDemo {
                         > before.formulas().get(0).rawGrams(),
                 "wetter honey: more to weigh out for the same caramel");
         assertEquals(sheet(without).formulas(), before.formulas());
-        page.click("text=Start: freeze this sheet");
+        TestApp.sent(page, "text=Start: freeze this sheet");
         double honey = sheet(with).weighing().stream()
                 .filter(w -> w.ingredient().equals("honey"))
                 .findFirst()
