@@ -25,6 +25,7 @@ import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.store.bench.EntryKind;
@@ -34,12 +35,16 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * A few thousand inputs that mean harm, over every form, question, bench call, import and call of programs; always the same ones. None
- * may be a fault of the server, take seconds, name a class or leave memory behind. {@code ./zest hostile} sends {@value #ALL}.
+ * A few thousand inputs that mean harm, over every form, question, bench call, import and call of programs, at a demo that the start
+ * command started; always the same ones. None may be a fault of the server, take seconds, name a class or leave memory behind.
+ * {@code ./zest hostile} sends {@value #ALL}.
  */
-public class Hostile extends WithDemo {
+public class Hostile {
 
     static final int ALL = 3000;
+    /** After so many everything is loaded, and memory is compared with what it was then. */
+    private static final int WARM = 200;
+
     private static final int SEED = 14;
     private static final long SLOWEST_MILLIS = 2000;
 
@@ -127,6 +132,7 @@ public class Hostile extends WithDemo {
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
 
+    private Started server;
     private String cookies;
     private String csrf;
     private List<Form> forms;
@@ -142,8 +148,9 @@ public class Hostile extends WithDemo {
     private record Sent(String what, HttpRequest request) {}
 
     @BeforeClass
-    public void open() {
-        Page page = app.signedIn("runa");
+    public void open() throws Exception {
+        server = Started.demo();
+        Page page = TestApp.signedIn(server.url(), "runa");
         forms = new ArrayList<>();
         for (String path : PAGES) {
             page.navigate(path);
@@ -174,6 +181,11 @@ public class Hostile extends WithDemo {
                 .collect(Collectors.joining("; "));
         page.context().close();
         calls = calls();
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void close() throws Exception {
+        server.close();
     }
 
     /** Bodies that are right, made from the description of the interface. */
@@ -239,7 +251,7 @@ public class Hostile extends WithDemo {
 
     private HttpRequest.Builder to(String path) {
         HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(app.url() + path)).timeout(Duration.ofSeconds(20));
+                HttpRequest.newBuilder(URI.create(server.url() + path)).timeout(Duration.ofSeconds(20));
         return path.startsWith("/api/")
                 ? request.header("Authorization", "Bearer " + DemoPeople.TOKEN)
                 : request.header("Cookie", cookies).header("X-CSRF-TOKEN", csrf);
@@ -583,20 +595,15 @@ public class Hostile extends WithDemo {
 
     @Test
     public void nothingHarms() throws Exception {
-        send(ALL);
-    }
-
-    /** Sends so many and tells what came of them. */
-    void send(int most) throws Exception {
         Random random = new Random(SEED);
         List<String> bad = new ArrayList<>();
         Map<Integer, Integer> statuses = new TreeMap<>();
         long before = 0;
         long slowest = 0;
         String slow = "";
-        for (int i = 0; i < most; i++) {
-            if (i == Math.min(200, most / 4)) {
-                before = used();
+        for (int i = 0; i < ALL; i++) {
+            if (i == WARM) {
+                before = server.liveBytes();
             }
             Sent sent = any(random);
             long start = System.nanoTime();
@@ -624,8 +631,8 @@ public class Hostile extends WithDemo {
                 bad.add("names " + named.group() + " (" + answer.statusCode() + "): " + sent.what());
             }
         }
-        long after = used();
-        System.out.printf("hostile inputs: %d%n", most);
+        long after = server.liveBytes();
+        System.out.printf("hostile inputs: %d%n", ALL);
         statuses.forEach((status, count) -> System.out.printf("answered %d: %d%n", status, count));
         System.out.printf("slowest, ms: %d (%s)%n", slowest, slow);
         System.out.printf("memory after to before: %.2f%n", after / (double) before);
@@ -635,13 +642,5 @@ public class Hostile extends WithDemo {
                 bad.isEmpty(),
                 bad.size() + " bad, first: " + bad.stream().findFirst().orElse(""));
         assertTrue(after <= 1.5 * before, "memory grew from " + before + " to " + after);
-    }
-
-    private static long used() throws InterruptedException {
-        for (int i = 0; i < 3; i++) {
-            System.gc();
-            Thread.sleep(100);
-        }
-        return Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
     }
 }

@@ -111,9 +111,13 @@ public final class TestApp implements AutoCloseable {
 
     /** A new private window. */
     public Page page() {
+        return page(url());
+    }
+
+    private static Page page(String url) {
         BrowserContext window = browser()
                 .newContext(new Browser.NewContextOptions()
-                        .setBaseURL(url())
+                        .setBaseURL(url)
                         .setViewportSize(1280, 800)
                         .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
         window.setDefaultTimeout(15_000);
@@ -122,7 +126,12 @@ public final class TestApp implements AutoCloseable {
 
     /** A new private window of somebody signed in. */
     public Page signedIn(String login) {
-        Page page = page();
+        return signedIn(url(), login);
+    }
+
+    /** The same at a demo that runs at {@code url}. */
+    static Page signedIn(String url, String login) {
+        Page page = page(url);
         page.navigate("/sign-in");
         page.fill("#username", login);
         page.fill("#password", DemoPeople.ALL.get(0).password());

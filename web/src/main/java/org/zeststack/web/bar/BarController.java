@@ -1,14 +1,11 @@
 package org.zeststack.web.bar;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,12 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.bar.BarLayer;
-import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
-import org.zeststack.core.bar.Handling;
-import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.bar.Technique;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
@@ -37,6 +29,7 @@ import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 import org.zeststack.web.page.Page;
+import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
@@ -105,14 +98,13 @@ class BarController {
 
     private String choose(FormInput form, Model model) {
         model.addAttribute("form", form);
-        model.addAttribute("builds", Build.values());
+        model.addAttribute("choices", Choices.ALL);
         List<Saved<Mould>> moulds = newBar.moulds();
         model.addAttribute("moulds", moulds);
         model.addAttribute("buildDrawings", newBar.builds(moulds));
         model.addAttribute("mouldPlans", newBar.plans(moulds));
         model.addAttribute("vessels", newBar.flat());
         model.addAttribute("formulas", newBar.formulas());
-        model.addAttribute("bodiesOf", bodies());
         return "bar/new";
     }
 
@@ -143,19 +135,8 @@ class BarController {
         Build build = form.choice("build", Build.class);
         model.addAttribute("id", id);
         model.addAttribute("build", build == null ? Build.MOULDED : build);
-        model.addAttribute("builds", Build.values());
-        model.addAttribute("bodyKinds", BodyFields.Kind.values());
-        model.addAttribute("bodiesOf", bodies());
-        model.addAttribute("forms", Body.Form.values());
-        model.addAttribute("shapes", BarLayer.Shape.values());
-        model.addAttribute(
-                "techniques", Arrays.stream(LayerKind.values()).collect(Collectors.toMap(k -> k, Technique::of)));
-        model.addAttribute("covers", Handling.Cover.values());
-        model.addAttribute("tools", Body.Tool.values());
+        model.addAttribute("choices", Choices.ALL);
         model.addAttribute("centreRow", BarFields.centreRow(form));
-        model.addAttribute("finishes", Bar.Finish.values());
-        model.addAttribute("storages", Bar.Storage.values());
-        model.addAttribute("names", Bar.SoldAs.values());
         Map<Long, Stamp> away = aside.of(Aside.Kind.MOULD);
         model.addAttribute(
                 "moulds",
@@ -163,12 +144,16 @@ class BarController {
                         .filter(m -> !away.containsKey(m.id())
                                 || form.text("body.mould").equals(String.valueOf(m.id())))
                         .toList());
-        model.addAttribute("vessels", newBar.flat());
+        model.addAttribute(
+                "vessels",
+                newBar.flat().stream()
+                        .map(v -> Map.entry(
+                                Show.INSTANCE.number(v.content().lengthMm(), 1) + " "
+                                        + Show.INSTANCE.number(v.content().widthMm(), 1),
+                                v.name()))
+                        .toList());
         model.addAttribute("layerRows", Rows.used(form, "layer"));
         model.addAttribute("madeInstead", acts.madeInstead(form));
-        model.addAttribute(
-                "kinds",
-                Arrays.stream(LayerKind.values()).collect(Collectors.toMap(LayerKind::name, Function.identity())));
         computed.stack().ifPresent(stack -> {
             if (!form.faulty()) {
                 List<MethodStep> steps = BuildSteps.of(stack);
@@ -260,14 +245,5 @@ class BarController {
     private static Bar kept(Bar bar, Optional<BarStack> stack) {
         boolean usual = stack.isPresent() && bar.method().equals(BuildSteps.usual(stack.get()));
         return usual ? bar.withMethod(List.of()) : bar;
-    }
-
-    /** What may carry each build's stack, as the pages' scripts read it. */
-    private static Map<String, String> bodies() {
-        Map<String, String> bodies = new LinkedHashMap<>();
-        for (Build build : Build.values()) {
-            bodies.put(build.name(), String.join(" ", BodyFields.Kind.of(build)));
-        }
-        return bodies;
     }
 }

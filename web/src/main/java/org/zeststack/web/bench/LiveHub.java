@@ -228,6 +228,11 @@ class LiveHub implements DisposableBean {
         });
     }
 
+    /** How many pages are open here. */
+    long following() {
+        return everyone().count();
+    }
+
     private Stream<Client> everyone() {
         return Stream.concat(watchers.stream(), clients.values().stream().flatMap(Set::stream));
     }

@@ -30,6 +30,7 @@ import org.unbescape.html.HtmlEscape;
  *       takes {@code zest:options="${...}"}, names with their words, and {@code zest:none} for the words of none.
  *   <li>{@code <zest:told name="amount"/>} is the place where a fault of the field is told; {@code of="${...}"} names it whole.
  *   <li>{@code <zest:mini name="lengthMm" label="Length" unit="mm"/>} is a small labelled field with that place.
+ *   <li>{@code <zest:kept of="..." given="..."/>} is a part that is drawn once for what stands in it ({@link KeptPart}).
  * </ul>
  */
 @Component
@@ -44,7 +45,7 @@ class FieldDialect extends AbstractProcessorDialect {
 
     @Override
     public Set<IProcessor> getProcessors(String prefix) {
-        return Set.of(new Field(prefix), new Told(prefix), new Mini(prefix));
+        return Set.of(new Field(prefix), new Told(prefix), new Mini(prefix), new KeptPart(prefix, PRECEDENCE));
     }
 
     private static FormInput form(ITemplateContext context) {

@@ -6,13 +6,16 @@ import java.time.format.DateTimeFormatterBuilder;
 import java.time.format.DateTimeParseException;
 import java.time.format.ResolverStyle;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.DegreesText;
 import org.zeststack.core.quantity.Fault;
@@ -283,6 +286,43 @@ public final class FormInput {
             }
         });
         return only;
+    }
+
+    /** Everything that a page shows of a form. */
+    record Standing(Map<String, String> typed, List<Fault> faults, Map<String, String> theirs, String theirName) {}
+
+    Standing standing() {
+        return new Standing(typed, faults, theirs, theirName);
+    }
+
+    /** The fields that begin with one of {@code prefixes}, what is wrong with them and what somebody else saved in them. */
+    FormInput part(List<String> prefixes) {
+        Predicate<String> in = field -> prefixes.stream().anyMatch(field::startsWith);
+        FormInput part = new FormInput(Map.of());
+        copy(typed, in, part.typed);
+        faults.stream().filter(fault -> in.test(fault.field())).forEach(part.faults::add);
+        if (!theirName.isEmpty()) {
+            part.theirName = theirName;
+            part.theirs = copy(theirs, in, new HashMap<>());
+        }
+        return part;
+    }
+
+    private static Map<String, String> copy(Map<String, String> from, Predicate<String> in, Map<String, String> to) {
+        from.forEach((field, text) -> {
+            if (in.test(field)) {
+                to.put(field, text);
+            }
+        });
+        return to;
+    }
+
+    /** How much stands in it, in characters. */
+    int length() {
+        return Stream.of(typed, theirs)
+                .flatMap(fields -> fields.entrySet().stream())
+                .mapToInt(field -> field.getKey().length() + field.getValue().length())
+                .sum();
     }
 
     /** A number as a field shows it. */
