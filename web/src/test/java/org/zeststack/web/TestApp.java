@@ -140,6 +140,13 @@ public final class TestApp implements AutoCloseable {
         return page;
     }
 
+    /** A new private window of the same session. */
+    public Page beside(Page signedIn) {
+        Page page = page();
+        page.context().addCookies(signedIn.context().cookies());
+        return page;
+    }
+
     /** Clicks what sends a form, and waits until it has gone out and its page has come. */
     public static void sent(Page page, String button) {
         page.evaluate("window.leaving = true");

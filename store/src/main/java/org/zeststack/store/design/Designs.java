@@ -22,6 +22,14 @@ public interface Designs<T> {
     record Version<T>(long design, int number, String name, T content, String why, Stamp stamp) {}
 
     /**
+     * A line of a design's list of versions.
+     *
+     * @param number counts from 1
+     * @param why why it was made
+     */
+    record Kept(int number, String why, Stamp stamp) {}
+
+    /**
      * A line of a list: the draft's name, the newest version's number and the chosen one's, 0 where there is none.
      *
      * @param archived who put it aside and when; null where nobody did
@@ -52,8 +60,8 @@ public interface Designs<T> {
 
     Optional<Version<T>> version(long id, int number);
 
-    /** All versions of one design, newest first. */
-    List<Version<T>> versions(long id);
+    /** All versions of one design, newest first, without what stands in them. */
+    List<Kept> versions(long id);
 
     /** The version to be made of every design that has one and is not archived, in one query: the chosen one, else the newest. */
     List<Version<T>> current();

@@ -201,8 +201,15 @@ class JooqDesigns<T> implements Designs<T> {
     }
 
     @Override
-    public List<Version<T>> versions(long id) {
-        return versions(DESIGN_VERSION.DESIGN.eq(id));
+    public List<Kept> versions(long id) {
+        return db.select(DESIGN_VERSION.NUMBER, DESIGN_VERSION.WHY, DESIGN_VERSION.MADE_BY, DESIGN_VERSION.MADE_AT)
+                .from(DESIGN_VERSION)
+                .join(DESIGN)
+                .on(DESIGN.ID.eq(DESIGN_VERSION.DESIGN))
+                .where(DESIGN.KIND.eq(kind))
+                .and(DESIGN.ID.eq(id))
+                .orderBy(DESIGN_VERSION.NUMBER.desc())
+                .fetch(r -> new Kept(r.value1(), r.value2(), stamp(r.value3(), r.value4())));
     }
 
     @Override

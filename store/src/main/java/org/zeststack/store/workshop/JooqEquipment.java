@@ -14,6 +14,7 @@ import org.jooq.impl.DSL;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.Trusted;
 import org.zeststack.store.json.StoredJson;
 
 /** One kind of equipment that is kept as it is told: a name and a content under optimistic locking. */
@@ -29,6 +30,7 @@ final class JooqEquipment<T> {
     private final Field<Integer> lock;
     private final Field<String> changedBy;
     private final Field<OffsetDateTime> changedAt;
+    private final Trusted<List<Saved<T>>> all = new Trusted<>(() -> which(DSL.noCondition()));
 
     JooqEquipment(DSLContext db, Table<?> table, Class<T> type, String what) {
         this.db = db;
@@ -43,8 +45,9 @@ final class JooqEquipment<T> {
         changedAt = table.field("changed_at", OffsetDateTime.class);
     }
 
+    /** For lists and choices; what is edited is found by itself. */
     List<Saved<T>> all() {
-        return which(DSL.noCondition());
+        return all.get();
     }
 
     Optional<Saved<T>> find(long which) {
@@ -65,7 +68,7 @@ final class JooqEquipment<T> {
     }
 
     long add(String called, T equipment, Stamp stamp) {
-        return db.insertInto(table)
+        long added = db.insertInto(table)
                 .set(name, called)
                 .set(content, StoredJson.write(equipment))
                 .set(changedBy, stamp.by())
@@ -73,6 +76,8 @@ final class JooqEquipment<T> {
                 .returningResult(id)
                 .fetchSingle()
                 .value1();
+        all.forget();
+        return added;
     }
 
     /** Saves a change; throws {@link StaleEdit} if {@code expectedLock} is not the current one. */
@@ -89,5 +94,6 @@ final class JooqEquipment<T> {
         if (changed != 1) {
             throw new StaleEdit(what);
         }
+        all.forget();
     }
 }

@@ -87,7 +87,7 @@ public class JooqDesignsTest {
         expectThrows(StaleEdit.class, () -> formulas.keepVersion(id, 0, "stale", STAMP));
         assertEquals(formulas.keepVersion(id, 1, "firmer", STAMP), 2);
         assertEquals(formulas.version(id, 1).orElseThrow().content(), caramel(100));
-        assertEquals(formulas.versions(id).stream().map(Designs.Version::why).toList(), List.of("firmer", "first"));
+        assertEquals(formulas.versions(id).stream().map(Designs.Kept::why).toList(), List.of("firmer", "first"));
         assertTrue(formulas.current().stream().anyMatch(v -> v.design() == id && v.number() == 2));
         expectThrows(DataAccessException.class, () -> db.update(DESIGN_VERSION)
                 .set(DESIGN_VERSION.WHY, "rewritten")

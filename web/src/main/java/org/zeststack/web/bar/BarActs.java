@@ -11,7 +11,6 @@ import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.FormulaLink;
-import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
@@ -56,23 +55,22 @@ class BarActs {
     }
 
     /** Layers of a formula's version that is not the one that is made, with that one, by their rows. */
-    Map<Integer, NamedFormula> madeInstead(FormInput form) {
-        Map<Long, NamedFormula> made =
-                shelf.current().stream().collect(Collectors.toMap(NamedFormula::id, Function.identity()));
-        Map<Integer, NamedFormula> others = new LinkedHashMap<>();
+    Map<Integer, FormulaLink> madeInstead(FormInput form) {
+        Map<Long, FormulaLink> made =
+                shelf.made().stream().collect(Collectors.toMap(FormulaLink::formula, Function.identity()));
+        Map<Integer, FormulaLink> others = new LinkedHashMap<>();
         for (int row : Rows.used(form, "layer")) {
             FormulaLink.in(form.text("layer." + row + ".slug"))
-                    .filter(link -> made.containsKey(link.formula()))
-                    .filter(link -> !made.get(link.formula()).link().equals(link))
+                    .filter(link -> !made.getOrDefault(link.formula(), link).equals(link))
                     .ifPresent(link -> others.put(row, made.get(link.formula())));
         }
         return others;
     }
 
     private void made(FormInput form, int row) {
-        NamedFormula other = madeInstead(form).get(row);
+        FormulaLink other = madeInstead(form).get(row);
         if (other != null) {
-            String slug = other.link().text();
+            String slug = other.text();
             form.typed().put("layer." + row + ".slug", slug);
             form.typed().put("layer." + row + ".ingredient", names.of(slug));
         }

@@ -297,7 +297,14 @@ public final class FormInput {
 
     /** The fields that begin with one of {@code prefixes}, what is wrong with them and what somebody else saved in them. */
     FormInput part(List<String> prefixes) {
-        Predicate<String> in = field -> prefixes.stream().anyMatch(field::startsWith);
+        Predicate<String> in = field -> {
+            for (String prefix : prefixes) {
+                if (field.startsWith(prefix)) {
+                    return true;
+                }
+            }
+            return false;
+        };
         FormInput part = new FormInput(Map.of());
         copy(typed, in, part.typed);
         faults.stream().filter(fault -> in.test(fault.field())).forEach(part.faults::add);

@@ -96,9 +96,22 @@ public class Shelf {
         return new NamedFormula(version.design(), version.name(), version.number(), version.content());
     }
 
-    /** Every formula's version to be made. */
+    /** Every formula's version to be made, by name. */
     public List<NamedFormula> current() {
-        return formulas.current().stream().map(Shelf::named).toList();
+        List<FormulaLink> made = made();
+        Map<FormulaLink, NamedFormula> versions = versions();
+        if (!versions.keySet().containsAll(made)) {
+            formulas.current().forEach(v -> versions.put(new FormulaLink(v.design(), v.number()), named(v)));
+        }
+        return made.stream().map(this::version).flatMap(Optional::stream).toList();
+    }
+
+    /** Which version of every formula is to be made. */
+    public List<FormulaLink> made() {
+        return formulas.list().stream()
+                .filter(f -> f.current() > 0 && f.archived() == null)
+                .map(f -> new FormulaLink(f.id(), f.current()))
+                .toList();
     }
 
     /** What chosen lots are made of, under the slug or link of what they are lots of. */

@@ -25,8 +25,11 @@ public class SlowClientsTest extends WithDemo {
     /** Longer than the server waits, on a slow machine too. */
     private static final int PATIENCE_MILLIS = 60_000;
 
-    private static final int STALLED = 20;
-    private static final int NEWS = 8_000;
+    private static final int STALLED = 4;
+    private static final int NEWS = 2_000;
+    /** Long enough that no buffer on the way takes all of them: 8 MB. */
+    private static final int CHARACTERS = 4_000;
+
     private static final int TOLD_AT_ONCE = 500;
 
     private Socket opened(String said) throws IOException {
@@ -88,8 +91,8 @@ public class SlowClientsTest extends WithDemo {
         JdbcTemplate database = app.bean(JdbcTemplate.class);
         database.update("""
                 insert into entry (run, sequence, key, kind, body, device, at, recorded_at, recorded_by)
-                select run, 1000000 + n, gen_random_uuid(), kind, body, device, at, recorded_at, recorded_by
-                from (select * from entry where run = 4 and component is null limit 1) one, generate_series(1, ?) n""", NEWS);
+                select run, 1000000 + n, gen_random_uuid(), repeat('x', ?), body, device, at, recorded_at, recorded_by
+                from (select * from entry where run = 4 and component is null limit 1) one, generate_series(1, ?) n""", CHARACTERS, NEWS);
         List<Socket> stalled = new ArrayList<>();
         for (int i = 0; i < STALLED; i++) {
             stalled.add(opened(stream));
@@ -113,7 +116,9 @@ public class SlowClientsTest extends WithDemo {
         assertEquals(hub.following(), 1, "who does not read is left");
         for (Socket one : stalled) {
             String got = rest(one);
-            assertTrue(got.contains("id:1000001") && !got.contains("id:" + (1_000_000 + NEWS)), got);
+            assertTrue(
+                    got.contains("id:1000001") && !got.contains("id:" + (1_000_000 + NEWS)),
+                    got.length() + " characters");
         }
     }
 }

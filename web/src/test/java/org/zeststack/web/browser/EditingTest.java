@@ -11,6 +11,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import java.util.ArrayList;
 import java.util.List;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.web.TestApp;
@@ -18,6 +19,13 @@ import org.zeststack.web.WithDemo;
 
 /** Two people at one design, awkward input, a viewer, two instances, accessibility; on the demo's data. */
 public class EditingTest extends WithDemo {
+
+    private Page runa;
+
+    @BeforeClass
+    public void signIn() {
+        runa = app.signedIn("runa");
+    }
 
     @Test
     public void theSecondSaverSeesBothAndLosesNothing() {
@@ -81,7 +89,7 @@ public class EditingTest extends WithDemo {
 
     @Test(dataProvider = "awkward")
     public void badInputIsToldBesideItsFieldAndKept(String path, String field, String typed, String said) {
-        Page page = app.signedIn("runa");
+        Page page = app.beside(runa);
         page.navigate(path);
         Locator input = page.locator(field);
         input.fill(typed);
@@ -234,7 +242,7 @@ public class EditingTest extends WithDemo {
 
     @Test(dataProvider = "views")
     public void viewsAreAccessibleAndRunWithoutErrors(String path) {
-        Page page = app.signedIn("runa");
+        Page page = app.beside(runa);
         List<String> errors = new ArrayList<>();
         page.onConsoleMessage(m -> {
             if (m.type().equals("error")) {
