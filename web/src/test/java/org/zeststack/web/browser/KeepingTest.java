@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.LoadState;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -84,6 +85,8 @@ public class KeepingTest extends WithDemo {
         page.navigate("/bars/16");
         assertThat(page.locator(".unsaved")).containsText("is back");
         assertThat(page.locator("[name='layer.1.amount']")).hasValue("11.5");
+        // What came back is drawn and computed; the button stands still.
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         TestApp.sent(page, "text=Save the draft");
         assertThat(page.locator("[name='layer.1.amount']")).hasValue("11.5");
         assertThat(page.locator(".unsaved, .signed-out")).hasText(new String[0]);
