@@ -15,6 +15,7 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -268,120 +269,25 @@ public class Hostile {
         }
     }
 
-    private static final String[] WORDS = {
-        "",
-        " ",
-        "\u0000",
-        "a\u0000b",
-        "\u0007",
-        "\u202e",
-        "\u2028",
-        "\ud83c\udf6b",
-        "\ud800",
-        "null",
-        "NaN",
-        "-NaN",
-        "Infinity",
-        "1e999",
-        "-1e999",
-        "1e-999",
-        "-0",
-        "0",
-        "-1",
-        "1.7976931348623157E308",
-        "4.9e-324",
-        "9223372036854775808",
-        "2147483648",
-        "1/0",
-        "0/0",
-        "1 1/0",
-        "½½",
-        "1,000",
-        "1.000.000,5",
-        "12,5,3",
-        "2026-02-30",
-        "0000-00-00",
-        "9999-12-31",
-        "99999-01-01",
-        "+999999999-12-31",
-        "-999999999-01-01",
-        "31 Feb 2026",
-        "1.1.0",
-        "<script>alert(1)</script>",
-        "\"><img src=x onerror=alert(1)>",
-        "' or 1=1 --",
-        "${7*7}",
-        "#{T(Runtime)}",
-        "__proto__",
-        "../../etc/passwd",
-        "%00",
-        "%c0%ae",
-        "{{7*7}}",
-        "formula:1:1",
-        "formula:999999:1",
-        "formula:1:999999999999",
-        "true",
-        "[]",
-        "{}",
-        "GOOD",
-        "gram",
-        "°C",
-        "212 °F",
-        "-999 °F",
-        "1e5 °C",
-        "=cmd()",
-        "@x",
-        "Sugar",
-        "100 g sugar",
-        "a:b:c:d",
-        "act:9999999999",
-        "drop:-1",
-        "apply:99"
-    };
+    private static final String[] WORDS =
+            ("| |\u0000|a\u0000b|\u0007|\u202e|\u2028|\ud83c\udf6b|\ud800|null|NaN|-NaN|Infinity|1e999|"
+                            + "-1e999|1e-999|-0|0|-1|1.7976931348623157E308|4.9e-324|9223372036854775808|2147483648|1/0|0/0|"
+                            + "1 1/0|½½|1,000|1.000.000,5|12,5,3|2026-02-30|0000-00-00|9999-12-31|99999-01-01|"
+                            + "+999999999-12-31|-999999999-01-01|31 Feb 2026|1.1.0|<script>alert(1)</script>|"
+                            + "\"><img src=x onerror=alert(1)>|' or 1=1 --|${7*7}|#{T(Runtime)}|__proto__|../../etc/passwd|"
+                            + "%00|%c0%ae|{{7*7}}|formula:1:1|formula:999999:1|formula:1:999999999999|true|[]|{}|GOOD|gram|°C|"
+                            + "212 °F|-999 °F|1e5 °C|=cmd()|@x|Sugar|100 g sugar|a:b:c:d|act:9999999999|drop:-1|apply:99")
+                    .split("\\|");
+
+    /** What long words are made of. */
+    private static final String[] PIECES =
+            ("a|1| |1 |1,|1/2 |(|()|)(|- |a, |and |or |1 a |.|a.|½ |\n|1 g sugar\n|a. A|to 1 |until |1-|"
+                            + "1 to |0.|= |:|a:\n|%|9|sugar and |each of a and |;|\t|é|\u0301|x1|makes 1 ")
+                    .split("\\|");
 
     private static String longWord(Random random) {
         int length = new int[] {200, 2_000, 20_001, 120_000}[random.nextInt(4)];
-        String piece = new String[] {
-                    "a",
-                    "1",
-                    " ",
-                    "1 ",
-                    "1,",
-                    "1/2 ",
-                    "(",
-                    "()",
-                    ")(",
-                    "- ",
-                    "a, ",
-                    "and ",
-                    "or ",
-                    "1 a ",
-                    ".",
-                    "a.",
-                    "½ ",
-                    "\n",
-                    "1 g sugar\n",
-                    "a. A",
-                    "to 1 ",
-                    "until ",
-                    "1-",
-                    "1 to ",
-                    "0.",
-                    "= ",
-                    ":",
-                    "a:\n",
-                    "%",
-                    "9",
-                    "sugar and ",
-                    "each of a and ",
-                    ";",
-                    "\t",
-                    "é",
-                    "\u0301",
-                    "x1",
-                    "makes 1 "
-                }
-                [random.nextInt(38)];
+        String piece = PIECES[random.nextInt(PIECES.length)];
         return piece.repeat(length / piece.length() + 1).substring(0, length) + (random.nextBoolean() ? "!" : "");
     }
 
@@ -476,42 +382,7 @@ public class Hostile {
 
     /** A header that says twenty thousand by twenty thousand, and little behind it. */
     private static byte[] picture() {
-        byte[] head = {
-            (byte) 0x89,
-            'P',
-            'N',
-            'G',
-            13,
-            10,
-            26,
-            10,
-            0,
-            0,
-            0,
-            13,
-            'I',
-            'H',
-            'D',
-            'R',
-            0,
-            0,
-            0x4e,
-            0x20,
-            0,
-            0,
-            0x4e,
-            0x20,
-            8,
-            6,
-            0,
-            0,
-            0,
-            0,
-            0,
-            0,
-            0
-        };
-        return head;
+        return HexFormat.of().parseHex("89504e470d0a1a0a0000000d4948445200004e2000004e20080600000000000000");
     }
 
     private Sent call(Random random) {

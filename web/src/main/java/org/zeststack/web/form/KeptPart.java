@@ -22,9 +22,10 @@ import org.thymeleaf.templatemode.TemplateMode;
  */
 final class KeptPart extends AbstractElementTagProcessor {
 
-    private static final int KEPT = 1_500;
-    /** Longer ones are drawn each time, so that what is kept stays below {@value #KEPT} times as much. */
-    private static final int LONGEST = 20_000;
+    private static final int KEPT = 800;
+
+    /** Characters in the fields of a part; longer ones are drawn each time, so that what is kept stays below some 60 MB whoever writes. */
+    static final int LONGEST = 4_000;
 
     private final ConcurrentLruCache<Of, String> kept = new ConcurrentLruCache<>(KEPT, Of::drawn);
 

@@ -102,15 +102,16 @@ public class KeptPartTest {
 
     @Test
     public void whatIsLongIsNotKept() {
+        int names = "step.1.action".length() + "Pour".length() + "step.1.wrong".length();
+        assertEquals(drawnTwice("w".repeat(KeptPart.LONGEST - names)), 1);
+        assertEquals(drawnTwice("w".repeat(KeptPart.LONGEST - names + 1)), 2);
+    }
+
+    private int drawnTwice(String wrong) {
         Counted note = new Counted();
-        FormInput longest = FormInput.of(typed("step.1.wrong", "w".repeat(FormInput.LONGEST)));
-        drawn(longest, note, "/a");
-        drawn(longest, note, "/a");
-        assertEquals(note.drawn, 2);
-        Counted little = new Counted();
-        FormInput fits = FormInput.of(typed("step.1.wrong", "w".repeat(19_900)));
-        drawn(fits, little, "/a");
-        drawn(fits, little, "/a");
-        assertEquals(little.drawn, 1);
+        FormInput form = FormInput.of(typed("step.1.wrong", wrong));
+        drawn(form, note, "/a");
+        drawn(form, note, "/a");
+        return note.drawn;
     }
 }
