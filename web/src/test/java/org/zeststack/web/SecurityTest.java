@@ -127,8 +127,10 @@ public class SecurityTest extends WithDemo {
             try {
                 Visitor guesser = new Visitor(app.url());
                 for (int i = 0; i < 5; i++) {
+                    guesser.makeUp("zest-device", "nobody-knows-" + i);
                     guesser.signIn("runa", "guess " + i);
                 }
+                guesser.makeUp("zest-device", "another");
                 HttpResponse<String> answer = guesser.post(
                         "/sign-in", Map.of("username", "runa", "password", "lantern-harbour", "_csrf", guesser.csrf()));
                 assertTrue(answer.headers().firstValue("Location").orElse("").endsWith("/sign-in?wait=5"));

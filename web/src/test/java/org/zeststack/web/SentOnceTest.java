@@ -1,6 +1,7 @@
 package org.zeststack.web;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Page;
@@ -144,6 +145,30 @@ public class SentOnceTest extends WithDemo {
         again.put("once", UUID.randomUUID().toString());
         owner.post(path, again);
         assertEquals(count(count), before + 2, kind + " made anew, from a page opened anew");
+    }
+
+    private String led(String path, Map<String, String> fields) throws Exception {
+        return owner.post(path, fields).headers().firstValue("Location").orElse("nowhere");
+    }
+
+    /** Whoever goes back and changes what was sent makes another; each of them, sent again, leads to its own. */
+    @Test
+    public void theSameKeyWithOtherContentOrElsewhereMakesAnother() throws Exception {
+        Map<String, String> one = filled("/formulas/1", Map.of("name", "One"));
+        Map<String, String> other = new HashMap<>(one);
+        other.put("name", "Another");
+        String first = led("/formulas/0", one);
+        String second = led("/formulas/0", other);
+        assertNotEquals(first, second);
+        assertEquals(led("/formulas/0", one), first);
+        assertEquals(led("/formulas/0", other), second);
+
+        Map<String, String> used = filled("/store-room/lots/1", Map.of("move", "USED", "grams", "1", "why", "both"));
+        long before = count("select count(*) from lot_movement");
+        for (String lot : List.of("1", "2", "1", "2")) {
+            assertTrue(led("/store-room/lots/" + lot + "/moves", used).endsWith("/lots/" + lot));
+        }
+        assertEquals(count("select count(*) from lot_movement"), before + 2);
     }
 
     @Test

@@ -3,6 +3,7 @@ package org.zeststack.web;
 import static org.testng.Assert.assertTrue;
 
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -23,8 +24,9 @@ final class Visitor {
     static final Pattern CSRF = Pattern.compile("name=\"_csrf\" value=\"([^\"]+)\"");
 
     private final String url;
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .followRedirects(HttpClient.Redirect.NEVER)
             .build();
 
@@ -34,6 +36,14 @@ final class Visitor {
 
     HttpResponse<String> get(String path) throws Exception {
         return client.send(HttpRequest.newBuilder(URI.create(url + path)).build(), BodyHandlers.ofString());
+    }
+
+    /** Takes a cookie that nobody gave them. */
+    void makeUp(String name, String value) {
+        HttpCookie cookie = new HttpCookie(name, value);
+        cookie.setVersion(0);
+        cookie.setPath("/");
+        cookies.getCookieStore().add(URI.create(url), cookie);
     }
 
     String csrf() throws Exception {

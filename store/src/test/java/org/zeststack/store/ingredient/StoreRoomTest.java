@@ -177,12 +177,14 @@ public class StoreRoomTest {
         assertEquals(lots.move(id, UUID.randomUUID(), Lots.Move.COUNTED, 50, "", STAMP), Lots.Moved.WRITTEN);
         long run = TestRuns.planned(db);
         UUID key = UUID.randomUUID();
-        lots.use(id, key, 62.5, run, STAMP);
-        lots.use(id, key, 62.5, run, STAMP);
+        lots.use(id, key, 10, run, STAMP);
+        lots.use(id, key, 10, run, STAMP);
+        assertEquals(lots.find(id).orElseThrow().gramsLeft(), 40.0, "sent twice is taken once");
+        lots.use(id, UUID.randomUUID(), 62.5, run, STAMP);
         assertEquals(lots.find(id).orElseThrow().gramsLeft(), 0.0, "a run takes at most what the book holds");
         Lots.Movement last = lots.movements(id).get(lots.movements(id).size() - 1);
-        assertEquals(last.why(), "as weighed out by the sheet; 12.5 g more than the book held");
-        assertEquals(last.grams(), -50.0);
+        assertEquals(last.why(), "as weighed out by the sheet; 22.5 g more than the book held");
+        assertEquals(last.grams(), -40.0);
         assertEquals(last.run(), Long.valueOf(run));
     }
 

@@ -93,6 +93,13 @@ public class PeopleAndWorkshopTest {
         assertEquals(tried("cy", "10.9.9.9", null, 303), Duration.ofSeconds(19));
         assertEquals(
                 tried("cy", "10.9.9.8", null, 303), Duration.ZERO, "a wall of wrong names stands at its own address");
+        assertEquals(tried("bo", "10.9.9.9", device, 303), Duration.ZERO, "and a known device passes it");
+        for (String who : List.of("x", "y")) {
+            assertEquals(tried(who, "10.9.9.7", null, 304), Duration.ZERO);
+        }
+        assertEquals(tried("bo", "10.9.9.7", device, 305), Duration.ZERO);
+        assertEquals(
+                tried("z", "10.9.9.7", null, 306), Duration.ZERO, "tries of a known device are none of its address");
     }
 
     @Test

@@ -68,6 +68,9 @@ public class KeptPartTest {
         assertTrue(first.contains("formaction=\"/a\""), first);
         assertEquals(drawn(FormInput.of(typed()), note, "/a"), first);
         assertEquals(drawn(FormInput.of(typed("name", "B", "step.10.action", "Chill")), note, "/a"), first);
+        FormInput faulty = FormInput.of(typed());
+        faulty.add(Fault.of("step.10.cue", "", "That is another row's."));
+        assertEquals(drawn(faulty, note, "/a"), first);
         assertEquals(note.drawn, 1);
     }
 
