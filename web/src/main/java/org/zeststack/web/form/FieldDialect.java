@@ -5,6 +5,7 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.MethodType;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -27,7 +28,8 @@ import org.unbescape.html.HtmlEscape;
  *
  * <ul>
  *   <li>{@code zest:field="amount"} on an input, text area, check box or select gives it its name and what stands in it; a select
- *       takes {@code zest:options="${...}"}, names with their words, and {@code zest:none} for the words of none.
+ *       takes {@code zest:options="${...}"}, names with their words, {@code zest:none} for the words of none, and
+ *       {@code zest:keeps=""} where what was chosen before stays chosen though it is not offered.
  *   <li>{@code <zest:told name="amount"/>} is the place where a fault of the field is told; {@code of="${...}"} names it whole.
  *   <li>{@code <zest:mini name="lengthMm" label="Length" unit="mm"/>} is a small labelled field with that place.
  *   <li>{@code <zest:kept of="..." given="..."/>} is a part that is drawn once for what stands in it ({@link KeptPart}).
@@ -136,6 +138,7 @@ class FieldDialect extends AbstractProcessorDialect {
                     handler.setBody(options(context, tag, text), false);
                     handler.removeAttribute(PREFIX, "options");
                     handler.removeAttribute(PREFIX, "none");
+                    handler.removeAttribute(PREFIX, "keeps");
                 }
                 case "textarea" -> handler.setBody(escaped(text), false);
                 default -> {
@@ -156,7 +159,15 @@ class FieldDialect extends AbstractProcessorDialect {
             if (none != null) {
                 html.append("<option value=\"\">").append(none).append("</option>");
             }
-            for (String[] one : pairs(evaluated(context, tag.getAttributeValue(PREFIX, "options")))) {
+            List<String[]> offered = pairs(evaluated(context, tag.getAttributeValue(PREFIX, "options")));
+            if (tag.hasAttribute(PREFIX, "keeps")
+                    && !chosen.isEmpty()
+                    && offered.stream().noneMatch(one -> one[0].equals(chosen))) {
+                // Not offered just now, as where nothing can be computed: it stays what was chosen.
+                offered.add(
+                        new String[] {chosen, chosen.toLowerCase(Locale.ROOT).replace('_', ' ')});
+            }
+            for (String[] one : offered) {
                 html.append("<option value=\"").append(escaped(one[0])).append('"');
                 if (one[0].equals(chosen)) {
                     html.append(" selected=\"selected\"");

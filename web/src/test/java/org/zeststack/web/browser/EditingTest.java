@@ -103,6 +103,24 @@ public class EditingTest extends WithDemo {
     }
 
     @Test
+    public void whatStepsDoOutlastsASaveWithAFault() {
+        Page page = app.beside(runa);
+        page.navigate("/bars/18");
+        String amount = "[name='layer.1.amount']";
+        String was = page.inputValue(amount);
+        page.fill(amount, "999");
+        TestApp.sent(page, "text=Save the draft");
+        assertThat(page.locator("[id='fault-layer.1.amount']")).containsText("outside");
+        page.fill(amount, was);
+        page.click("summary:has-text('steps of the build')");
+        page.fill("[name='step.0.action']", "Roll it thin");
+        TestApp.sent(page, "text=Save the draft");
+        assertThat(page.locator("[name='step.0.action']")).hasValue("Roll it thin");
+        assertThat(page.locator("[name='step.0.does']")).not().hasValue("");
+        page.context().close();
+    }
+
+    @Test
     public void amountsAreReadAsPeopleTypeThem() {
         Page page = app.signedIn("runa");
         page.navigate("/bars/4");

@@ -103,6 +103,18 @@ public class KeptPartTest {
         assertFalse(plain.contains("saved:") || plain.contains("What is"), plain);
     }
 
+    /** Where a page with a fault cannot offer it, as what a step does when nothing can be computed. */
+    @Test
+    public void whatIsNotOfferedStaysChosen() {
+        String offered = drawn(FormInput.of(typed("step.1.does", "LAY back")), "", "/a");
+        assertTrue(offered.contains("<option value=\"LAY back\" selected=\"selected\">lay the back</option>"), offered);
+        String other = drawn(FormInput.of(typed("step.1.does", "LAY <fill>")), "", "/a");
+        assertTrue(other.contains("<option value=\"LAY &lt;fill&gt;\" selected=\"selected\">"), other);
+        assertFalse(
+                drawn(FormInput.of(typed()), "", "/a").contains("<option value=\"\" selected"),
+                "none is offered anyway");
+    }
+
     @Test
     public void whatIsLongIsNotKept() {
         int names = "step.1.action".length() + "Pour".length() + "step.1.wrong".length();
