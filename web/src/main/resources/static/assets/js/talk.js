@@ -92,6 +92,10 @@ export function replaceLive(from) {
   const open = new Set([...document.querySelectorAll('[data-live] details[open][data-why]')].map((d) => d.dataset.why));
   for (const fresh of from.querySelectorAll('[data-live]')) {
     for (const old of document.querySelectorAll(`[data-live="${fresh.dataset.live}"]`)) {
+      if (old.isEqualNode(fresh) && !old.querySelector('input, textarea')) {
+        // Nothing to draw anew or to empty; a button that is replaced while a hand is on it is not pressed.
+        continue;
+      }
       const copy = fresh.cloneNode(true);
       copy.querySelectorAll('details[data-why]').forEach((d) => (d.open ||= open.has(d.dataset.why)));
       const held = old.contains(document.activeElement) ? document.activeElement : null;
