@@ -117,11 +117,20 @@ function forgetPhotographs(form) {
 /** Whether everything that was taken out stands in its fields again. */
 const stands = (taken) => taken.every(([field, value]) => field.isConnected && (field.type === 'checkbox' ? field.checked : field.value) === value);
 
+/** What was written last in a form. */
+const newest = new WeakMap();
+
 async function deliver(form, body) {
+  newest.set(form, body);
   const { kept, answer: coming } = send(body.key ?? body.readings[0].key, form.dataset.url, body, run);
   // What this browser has no room for stays in its fields until it is sent.
   const taken = kept ? take(form) : [];
   const { status, answer, take: has } = await coming;
+  if (newest.get(form) !== body) {
+    // The form is about what was written after it; what is wrong with this one stands with its reason among what was refused.
+    refresh();
+    return;
+  }
   if (showFaults(form, answer, status)) {
     giveBack(taken);
     asked.set(form, body);

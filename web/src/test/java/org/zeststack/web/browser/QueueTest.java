@@ -151,7 +151,6 @@ public class QueueTest {
                 route.resume();
             }
         });
-        hand.fill("#note", "the next one");
         hand.context().setOffline(false);
         assertThat(hand.locator("[data-waiting]")).containsText("1 written down here and not sent yet");
         assertThat(hand.locator("[data-refused]")).containsText("note poison");
