@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBook;
@@ -49,9 +50,7 @@ public class Shelf {
     public LineReader reader() {
         IngredientTable table = table();
         Map<String, String> own = new LinkedHashMap<>();
-        formulas.list().stream()
-                .filter(f -> f.current() > 0 && f.archived() == null)
-                .forEach(f -> own.put(f.name(), new FormulaLink(f.id(), f.current()).text()));
+        listed().forEach(f -> own.put(f.name(), new FormulaLink(f.id(), f.current()).text()));
         Read now = read;
         if (now.table != table || !now.own.equals(own)) {
             now = new Read(table, own, new LineReader(table, own));
@@ -108,10 +107,12 @@ public class Shelf {
 
     /** Which version of every formula is to be made. */
     public List<FormulaLink> made() {
-        return formulas.list().stream()
-                .filter(f -> f.current() > 0 && f.archived() == null)
-                .map(f -> new FormulaLink(f.id(), f.current()))
-                .toList();
+        return listed().map(f -> new FormulaLink(f.id(), f.current())).toList();
+    }
+
+    /** Formulas that have a version to be made and are not archived, by name. */
+    private Stream<Designs.Listed> listed() {
+        return formulas.list().stream().filter(f -> f.current() > 0 && f.archived() == null);
     }
 
     /** What chosen lots are made of, under the slug or link of what they are lots of. */
