@@ -4,7 +4,7 @@ import { showAlarm, tell } from './alarm.js';
 import { drawCharts } from './chart.js';
 import { photographs } from './photo.js';
 import { dismiss, flush, newKey, refused, send, standBy, waiting, waitingOf } from './queue.js';
-import { csrf, fragment, latest, postJson, replaceLive } from './talk.js';
+import { csrf, fragment, handsOff, latest, postJson, replaceLive } from './talk.js';
 
 const main = document.getElementById('main');
 const { bench: run } = main.dataset;
@@ -50,12 +50,15 @@ const refresh = latest(async () => {
   await drawCharts();
 });
 
-/** Where the list of steps scrolls by itself, the step that is looked at stands in it. */
+/** Where the list of steps scrolls by itself, the step that is looked at stands in it; the page stays where a hand left it. */
 function showStep() {
   const steps = document.querySelector('.steps');
-  if (steps && getComputedStyle(steps).overflowY === 'auto') {
-    steps.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest' });
+  const now = steps?.querySelector('[aria-current]');
+  if (!now || getComputedStyle(steps).overflowY !== 'auto') {
+    return;
   }
+  const [list, step] = [steps, now].map((e) => e.getBoundingClientRect());
+  steps.scrollTop += Math.max(0, step.bottom - list.bottom) - Math.max(0, list.top - step.top);
 }
 
 function showFaults(form, answer, status) {
@@ -126,6 +129,7 @@ async function deliver(form, body) {
   // What this browser has no room for stays in its fields until it is sent.
   const taken = kept ? take(form) : [];
   const { status, answer, take: has } = await coming;
+  await handsOff();
   if (newest.get(form) !== body) {
     // The form is about what was written after it; what is wrong with this one stands with its reason among what was refused.
     refresh();
@@ -248,7 +252,8 @@ function why({ count, others, unkept, state }) {
   return `Waiting for the workshop: ${so}.${room}`;
 }
 
-function showWaiting() {
+async function showWaiting() {
+  await handsOff();
   const told = document.querySelector('[data-waiting]');
   const now = waiting();
   told.hidden = now.count === 0;

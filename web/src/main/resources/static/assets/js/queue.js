@@ -11,6 +11,8 @@ const TAB_PREFIX = 'zest-tab:';
 const RETRY_MILLIS = 2000;
 /** A tab that was not heard of for so long is gone; what it had not sent another one sends. */
 const TAB_GONE_MILLIS = 15000;
+/** What is on its way for less time is not told to wait. */
+const ON_ITS_WAY_MILLIS = 1000;
 /** Clocks that differ by less are the same clock. */
 const SAME_CLOCK_MILLIS = 5000;
 
@@ -70,9 +72,12 @@ function drop(id) {
 
 const waits = (item) => !item.refused;
 
+/** Whether it is worth telling that something waits: not for what just set out. */
+const isLate = (item) => state || unkept.has(item.id) || Math.abs(Date.now() - item.wall) >= ON_ITS_WAY_MILLIS;
+
 /** How much waits to be sent: all, what others wrote, whether this browser had no room for some, and why it waits. */
 export function waiting() {
-  const items = all().filter(waits);
+  const items = all().filter((item) => waits(item) && isLate(item));
   return {
     count: items.length,
     others: [...new Set(items.filter((i) => i.by !== me).map((i) => i.by))],
@@ -120,6 +125,7 @@ export function send(id, url, body, run) {
   const kept = keep(item);
   const answer = new Promise((resolve) => settled.set(id, resolve));
   changed();
+  setTimeout(changed, ON_ITS_WAY_MILLIS);
   flush();
   return { kept, answer };
 }

@@ -36,8 +36,35 @@ export function postJson(url, body) {
   });
 }
 
+/** So long after it was let go, a press has become a click. */
+const CLICK_MILLIS = 100;
+/** Nobody presses longer; the page goes on even if letting go was not heard of. */
+const PRESS_MILLIS = 5000;
+let press = Promise.resolve();
+
+document.addEventListener(
+  'pointerdown',
+  ({ target }) => {
+    if (target.closest('button, a, summary, label, [type=checkbox], [type=radio]')) {
+      press = new Promise((free) => {
+        const up = () => setTimeout(free, CLICK_MILLIS);
+        ['pointerup', 'pointercancel'].forEach((type) => addEventListener(type, up, { once: true, capture: true }));
+        setTimeout(free, PRESS_MILLIS);
+      });
+    }
+  },
+  true,
+);
+
 /**
- * Fetches a page's fragment.
+ * Waits while a hand presses something. What moves or is drawn anew between press and release is not pressed; whatever changes
+ * the page unasked waits for this first.
+ * @returns {Promise<void>}
+ */
+export const handsOff = () => press;
+
+/**
+ * Fetches a page's fragment, and waits until it may be put in.
  * @param {string} url
  * @param {FormData} [form] posted if given
  * @returns {Promise<DocumentFragment>}
@@ -54,6 +81,7 @@ export async function fragment(url, form) {
   }
   const template = document.createElement('template');
   template.innerHTML = await response.text();
+  await handsOff();
   return template.content;
 }
 

@@ -172,8 +172,13 @@ public interface Bench {
     /** What hands said of pots and did not take back, of many runs, oldest first, in one query. */
     Map<Long, List<PotSaid>> potsSaid(List<Long> runs);
 
-    /** The newest cooks of a formula that are over, of any of its versions: of its first pot, or of its second. */
-    List<Series> cooksOver(long formula, boolean second, int most);
+    /**
+     * The newest cooks of a formula that are over, of any of its versions, oldest first. Simulated ones are none.
+     *
+     * @param second of its second pot, else of its first
+     * @param before begun before this series
+     */
+    List<Series> cooksOver(long formula, boolean second, long before, int most);
 
     /** Every cook that is running, oldest first. */
     List<Series> cooksRunning();

@@ -400,7 +400,7 @@ class JooqBench implements Bench {
     }
 
     @Override
-    public List<Series> cooksOver(long formula, boolean second, int most) {
+    public List<Series> cooksOver(long formula, boolean second, long before, int most) {
         Condition inSecond = COMPONENT.KEY.endsWith(RunSheet.FormulaBatch.SECOND);
         List<Series> newest = new ArrayList<>(select(
                 db,
@@ -410,6 +410,8 @@ class JooqBench implements Bench {
                         .on(COMPONENT.ID.eq(SERIES.COMPONENT))
                         .where(SERIES.KIND.eq(SeriesKind.COOK.name()))
                         .and(SERIES.ENDED_AT.isNotNull())
+                        .and(SERIES.SIMULATION.eq(""))
+                        .and(SERIES.ID.lt(before))
                         .and(COMPONENT.KEY.startsWith("formula-" + formula + "-"))
                         .and(second ? inSecond : DSL.not(inSecond))
                         .orderBy(SERIES.ID.desc())

@@ -1,6 +1,7 @@
 package org.zeststack.store.bench;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static org.zeststack.store.schema.Tables.ENTRY;
@@ -297,28 +298,33 @@ public class JooqBenchTest {
     public void cooksOfAFormulaThatAreOverAreFoundNewestLast() {
         long formula = Long.parseLong(TestRun.CARAMEL.split("-")[1]);
         List<Long> ids = new ArrayList<>();
-        for (int i = 0; i < 3; i++) {
-            ids.add(bench.startSeries(run, TestRun.CARAMEL, new UUID(7, i), SeriesKind.COOK, "", 1, NOW)
+        for (String simulation : List.of("", "", "POT", "")) {
+            UUID key = new UUID(7, ids.size());
+            ids.add(bench.startSeries(run, TestRun.CARAMEL, key, SeriesKind.COOK, simulation, 1, NOW)
                     .orElseThrow()
                     .id());
         }
-        List<Long> over =
-                bench.cooksOver(formula, false, 50).stream().map(Series::id).toList();
-        assertTrue(over.containsAll(ids.subList(0, 2)) && !over.contains(ids.get(2)), "the last one runs still");
-        assertEquals(bench.cooksOver(formula, false, 1).get(0).id(), ids.get(1), "the newest of them");
+        long all = Long.MAX_VALUE;
+        List<Long> over = bench.cooksOver(formula, false, all, 50).stream()
+                .map(Series::id)
+                .toList();
+        assertTrue(over.containsAll(ids.subList(0, 2)) && !over.contains(ids.get(3)), "the last one runs still");
+        assertFalse(over.contains(ids.get(2)), "a simulated one is none");
+        assertEquals(bench.cooksOver(formula, false, all, 1).get(0).id(), ids.get(1), "the newest of them");
+        assertEquals(bench.cooksOver(formula, false, ids.get(1), 1).get(0).id(), ids.get(0), "begun before");
         String honey = TestRun.CARAMEL + RunSheet.FormulaBatch.SECOND;
         long second = bench.startSeries(run, honey, new UUID(7, 9), SeriesKind.COOK, "", 1, NOW)
                 .orElseThrow()
                 .id();
         bench.endSeries(second, NOW.plusSeconds(60));
-        assertTrue(bench.cooksOver(formula, true, 50).stream()
+        assertTrue(bench.cooksOver(formula, true, all, 50).stream()
                 .map(Series::id)
                 .toList()
                 .contains(second));
         assertTrue(
-                bench.cooksOver(formula, false, 50).stream().noneMatch(s -> s.id() == second),
+                bench.cooksOver(formula, false, all, 50).stream().noneMatch(s -> s.id() == second),
                 "a second pot is another pot");
-        assertTrue(bench.cooksOver(formula + 1000, false, 50).isEmpty());
+        assertTrue(bench.cooksOver(formula + 1000, false, all, 50).isEmpty());
     }
 
     @Test

@@ -19,7 +19,10 @@ import org.zeststack.store.run.Runs;
 @Component
 public class CookLessons {
 
-    private static final int MOST_COOKS = 8;
+    /** So many of the last cooks are looked at; some teach nothing, since they ended before their stop. */
+    private static final int MOST_COOKS = 24;
+
+    private static final int MOST_LESSONS = 8;
     private static final int MOST_KEPT = 500;
 
     private final Bench bench;
@@ -47,18 +50,17 @@ public class CookLessons {
     }
 
     private synchronized Learned of(long formula, boolean second, long before) {
-        List<Bench.Series> over = bench.cooksOver(formula, second, MOST_COOKS).stream()
-                .filter(s -> s.id() < before && s.simulation().isEmpty())
-                .toList();
+        List<Bench.Series> over = bench.cooksOver(formula, second, before, MOST_COOKS);
         List<Bench.Series> unread =
                 over.stream().filter(s -> !kept.containsKey(s.key())).toList();
         if (!unread.isEmpty()) {
             read(unread);
         }
-        return Learned.of(over.stream()
+        List<CookLesson> lessons = over.stream()
                 .map(s -> kept.get(s.key()))
                 .flatMap(Optional::stream)
-                .toList());
+                .toList();
+        return Learned.of(lessons.subList(Math.max(0, lessons.size() - MOST_LESSONS), lessons.size()));
     }
 
     private void read(List<Bench.Series> series) {

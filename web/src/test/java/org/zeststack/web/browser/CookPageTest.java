@@ -14,6 +14,7 @@ import java.util.regex.Pattern;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.simulate.SimulatedPot.Probe;
@@ -272,6 +273,10 @@ public class CookPageTest extends WithDemo {
     @Test
     public void earlierCooksTeachWhenToTakeItOffAndHowLongItTakes() {
         SimulatedPot pot = pot(Probe.GOOD);
+        for (int i = 0; i < 8; i++) {
+            // Broken off, so it teaches nothing and hides nothing that was learned.
+            cooked(pot, 10);
+        }
         double stop = reaches(pot, batch.stopCelsiusHere());
         Bench.Series series = cooked(pot, stop - 100);
         Page page = hand("teo");
@@ -350,5 +355,43 @@ public class CookPageTest extends WithDemo {
         page.fill("#secondCelsius", String.valueOf(Math.round(10 * (first - 2.4)) / 10.0));
         page.click("text=Compare");
         assertThat(page.locator("[data-out=second]")).containsText("apart by 2.4 K downwards");
+    }
+
+    /** Another thermometer that Ilse holds into the pot, off by so much. */
+    private void compared(String name, double kelvin, Page page) {
+        double first = sheet.thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
+        var second = new EntryBody.SecondReading(COMPONENT, name, first + kelvin);
+        Instant now = Instant.now();
+        bench.append(RUN, new Bench.NewEntry(UUID.randomUUID(), second, COMPONENT, "", now, null), "Ilse", now);
+    }
+
+    /** What somebody else writes makes a line grow above the button; it stays where it is until it is let go. */
+    @Test
+    public void aButtonDoesNotMoveAwayUnderAHand() {
+        cooked(pot(Probe.GOOD), 500);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        page.fill("#potGrossGrams", "5150");
+        page.fill("#potTareGrams", "1150");
+        page.hover("text=Weigh the pot");
+        page.mouse().down();
+        page.waitForResponse("**/bench/4/panel*", () -> compared("Third probe", -3, page));
+        page.waitForTimeout(300);
+        assertThat(page.locator("text=Third probe is apart")).hasCount(0);
+        page.mouse().up();
+        assertThat(page.locator("text=Third probe is apart")).hasCount(1);
+        assertThat(page.locator(".log")).containsText("Pot weighed");
+    }
+
+    @Test
+    public void aPageStaysWhereItWasScrolledTo() {
+        cooked(pot(Probe.GOOD), 500);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        page.locator("text=Weigh the pot").scrollIntoViewIfNeeded();
+        double before = page.locator("text=Weigh the pot").boundingBox().y;
+        compared("Fourth probe", -4, page);
+        assertThat(page.locator("text=Fourth probe is apart")).hasCount(1);
+        assertEquals(page.locator("text=Weigh the pot").boundingBox().y, before, 2, "px from the top");
     }
 }

@@ -13,6 +13,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -126,9 +127,29 @@ public class QueueTest {
                         .mapToInt(Devices.Device::unsent)
                         .sum()
                 == 1);
+        assertThat(hand.locator("[data-waiting]")).containsText("1 written down");
         hand.unroute("**/bench/4/entries");
         assertThat(hand.locator("[data-waiting]")).isHidden();
         assertEquals(said(), List.of("note held"));
+    }
+
+    /** A line that came and went with every entry would move everything that hands are about to press. */
+    @Test
+    public void whatIsJustOnItsWayIsNotToldToWait() {
+        Page hand = app.signedIn("teo");
+        List<Route> held = new CopyOnWriteArrayList<>();
+        hand.route("**/bench/4/entries", held::add);
+        hand.navigate(TABLET);
+        hand.fill("#note", "note soon");
+        assertEquals(
+                hand.evaluate(
+                        "() => { document.querySelector('#note').form.requestSubmit(); return new Promise((told) =>"
+                                + " setTimeout(() => told(document.querySelector('[data-waiting]').hidden), 300)); }"),
+                true);
+        assertThat(hand.locator("[data-waiting]")).containsText("1 written down here and not sent yet");
+        held.forEach(Route::resume);
+        assertThat(hand.locator("[data-waiting]")).isHidden();
+        assertEquals(said(), List.of("note soon"));
     }
 
     @Test
@@ -264,7 +285,7 @@ public class QueueTest {
         assertEquals(said(), List.of("note after the end"));
         assertThat(hand.locator("#grossGrams")).hasValue("18");
         assertEquals(hand.evaluate("window.sameAsBefore"), true);
-        note(other.isClosed() ? hand : hand, "note then");
+        note(hand, "note then");
         assertThat(hand.locator(".log")).containsText("note then");
     }
 
@@ -280,6 +301,7 @@ public class QueueTest {
         Instant written = Instant.now();
         hand.evaluate("const real = Date.now; Date.now = () => real() + 3600000");
         note(hand, "note after");
+        assertThat(hand.locator("[data-waiting]")).containsText("2 written down");
         hand.context().setOffline(false);
         assertThat(hand.locator("[data-waiting]")).isHidden();
         assertEquals(said(), List.of("note before", "note after"));
