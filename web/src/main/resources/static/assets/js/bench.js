@@ -27,7 +27,7 @@ function exchange(old, work) {
   work.querySelectorAll('form[data-entry]').forEach((form) => kept.get(purpose(form)) && form.replaceWith(kept.get(purpose(form))));
   old.replaceWith(work);
   if (work.contains(focused)) {
-    focused.focus();
+    focused.focus({ preventScroll: true });
   }
 }
 

@@ -138,6 +138,6 @@ function hold(held, copy) {
   const again = held?.name && [...copy.querySelectorAll('input, select, textarea')].find((e) => e.name === held.name);
   if (again) {
     again.value = held.value;
-    again.focus();
+    again.focus({ preventScroll: true });
   }
 }

@@ -1,6 +1,7 @@
 package org.zeststack.web.bench;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.BufferedReader;
@@ -13,6 +14,9 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.Test;
@@ -24,6 +28,9 @@ public class SlowClientsTest extends WithDemo {
 
     /** Longer than the server waits, on a slow machine too. */
     private static final int PATIENCE_MILLIS = 60_000;
+
+    /** More than the server has threads. */
+    private static final int THREADS = 220;
 
     private static final int STALLED = 4;
     private static final int NEWS = 2_000;
@@ -81,6 +88,35 @@ public class SlowClientsTest extends WithDemo {
         for (Socket half : halves) {
             String answer = rest(half);
             assertTrue(!answer.contains("HTTP/1.1 2") && !answer.contains("HTTP/1.1 5"), answer);
+        }
+    }
+
+    /** Tomcat has 200 threads; none of them is held by who sends a byte now and then. */
+    @Test
+    public void aFormThatDripsIsLeft() throws Exception {
+        List<Socket> dripping = new ArrayList<>();
+        for (int i = 0; i < THREADS; i++) {
+            dripping.add(
+                    opened("POST /sign-in HTTP/1.1\r\nHost: zest\r\nContent-Type: application/x-www-form-urlencoded\r\n"
+                            + "Content-Length: 900\r\n\r\nusername="));
+        }
+        ScheduledExecutorService drops = Executors.newSingleThreadScheduledExecutor();
+        drops.scheduleAtFixedRate(() -> dripping.forEach(SlowClientsTest::drop), 1, 1, TimeUnit.SECONDS);
+        try (Socket other = opened(get("/sign-in", ""))) {
+            assertTrue(lines(other).readLine().contains(" 200"), "somebody else is answered");
+            for (Socket one : dripping) {
+                assertFalse(rest(one).contains("HTTP/1.1 2"));
+            }
+        } finally {
+            drops.shutdownNow();
+        }
+    }
+
+    private static void drop(Socket socket) {
+        try {
+            socket.getOutputStream().write('r');
+        } catch (IOException left) {
+            // As it should be.
         }
     }
 

@@ -357,12 +357,15 @@ public class CookPageTest extends WithDemo {
         assertThat(page.locator("[data-out=second]")).containsText("apart by 2.4 K downwards");
     }
 
+    private void ilse(EntryBody does) {
+        Instant now = Instant.now();
+        bench.append(RUN, new Bench.NewEntry(UUID.randomUUID(), does, COMPONENT, "", now, null), "Ilse", now);
+    }
+
     /** Another thermometer that Ilse holds into the pot, off by so much. */
     private void compared(String name, double kelvin, Page page) {
         double first = sheet.thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
-        var second = new EntryBody.SecondReading(COMPONENT, name, first + kelvin);
-        Instant now = Instant.now();
-        bench.append(RUN, new Bench.NewEntry(UUID.randomUUID(), second, COMPONENT, "", now, null), "Ilse", now);
+        ilse(new EntryBody.SecondReading(COMPONENT, name, first + kelvin));
     }
 
     /** What somebody else writes makes a line grow above the button; it stays where it is until it is let go. */
@@ -393,5 +396,21 @@ public class CookPageTest extends WithDemo {
         compared("Fourth probe", -4, page);
         assertThat(page.locator("text=Fourth probe is apart")).hasCount(1);
         assertEquals(page.locator("text=Weigh the pot").boundingBox().y, before, 2, "px from the top");
+    }
+
+    /** Somebody reads further down while the last field stands above; another work area moves neither. */
+    @Test
+    public void aPageDoesNotGoBackToTheFieldThatAHandWasIn() {
+        cooked(pot(Probe.GOOD), 500);
+        Page page = hand("teo");
+        page.navigate(COOK);
+        page.focus("#celsius");
+        page.evaluate("scrollTo(0, 1000)");
+        ilse(new EntryBody.TakenOff(COMPONENT));
+        assertThat(page.locator("[data-out=is-off]")).containsText("Off the heat since");
+        assertEquals(page.evaluate("document.activeElement.id"), "celsius");
+        assertTrue(((Number) page.evaluate("scrollY")).doubleValue() > 500, "px from the top");
+        page.click(".log li:has-text('Off the heat') button");
+        assertThat(page.locator("text=I turned the ring")).hasCount(1);
     }
 }
