@@ -3,6 +3,7 @@ package org.zeststack.web.security;
 import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.net.SocketTimeoutException;
+import java.nio.ByteBuffer;
 import java.time.Duration;
 import java.util.function.LongSupplier;
 import org.apache.catalina.connector.Request;
@@ -17,13 +18,15 @@ import org.springframework.stereotype.Component;
 
 /**
  * Leaves whoever sends what belongs to a request so slowly that it only holds a thread. Tomcat's own timeout begins anew with
- * every byte. Counted is the time that was waited for bytes; allowed are {@link #GRACE} and a second for every
- * {@value #BYTES_PER_SECOND} bytes that came.
+ * every byte, and it reads to their end even bodies that nothing asked for. Counted is the time that was waited for bytes;
+ * allowed are {@link #GRACE} and a second for every {@value #BYTES_PER_SECOND} bytes that came. Of what nothing asked for at
+ * most {@value #MOST_REST} bytes are read.
  */
 final class SlowBodyValve extends ValveBase {
 
     static final Duration GRACE = Duration.ofSeconds(10);
     static final int BYTES_PER_SECOND = 5_000;
+    static final int MOST_REST = 2_000_000;
 
     private final LongSupplier nanos;
 
@@ -46,17 +49,57 @@ final class SlowBodyValve extends ValveBase {
     public void invoke(Request request, Response response) throws IOException, ServletException {
         org.apache.coyote.Request below = request.getCoyoteRequest();
         InputBuffer whole = below.getInputBuffer();
-        // Without this Tomcat would go on to read the rest, as slowly as it comes.
-        below.setInputBuffer(paced(whole, () -> below.action(ActionCode.DISABLE_SWALLOW_INPUT, null)));
+        InputBuffer paced = paced(whole);
+        below.setInputBuffer(paced);
         try {
             getNext().invoke(request, response);
+            if (!request.isAsync()) {
+                response.finishResponse();
+                if (!rest(paced)) {
+                    below.action(ActionCode.DISABLE_SWALLOW_INPUT, null);
+                }
+            }
         } finally {
             below.setInputBuffer(whole);
         }
     }
 
+    /** Reads what nothing asked for, so that the connection can be used again; else false, and it is to be closed. */
+    static boolean rest(InputBuffer paced) {
+        Unasked unasked = new Unasked();
+        int came = 0;
+        try {
+            for (int read = 0; read >= 0 && came <= MOST_REST; read = paced.doRead(unasked)) {
+                came += read;
+            }
+        } catch (IOException gone) {
+            return false;
+        }
+        return came <= MOST_REST;
+    }
+
+    /** Takes bytes and forgets them. */
+    private static final class Unasked implements ApplicationBufferHandler {
+        private ByteBuffer bytes = ByteBuffer.allocate(0);
+
+        @Override
+        public void setByteBuffer(ByteBuffer buffer) {
+            bytes = buffer;
+        }
+
+        @Override
+        public ByteBuffer getByteBuffer() {
+            return bytes;
+        }
+
+        @Override
+        public void expand(int size) {
+            // Nothing is kept.
+        }
+    }
+
     /** The same bytes, until they come too slowly. */
-    InputBuffer paced(InputBuffer whole, Runnable leave) {
+    InputBuffer paced(InputBuffer whole) {
         return new InputBuffer() {
             private long waited;
             private long came;
@@ -71,7 +114,6 @@ final class SlowBodyValve extends ValveBase {
                         && waited
                                 > GRACE.plus(Duration.ofSeconds(came).dividedBy(BYTES_PER_SECOND))
                                         .toNanos()) {
-                    leave.run();
                     throw new SocketTimeoutException("What was sent came too slowly.");
                 }
                 return read;

@@ -1,12 +1,13 @@
 package org.zeststack.web.security;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
 import java.net.SocketTimeoutException;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import org.apache.coyote.InputBuffer;
 import org.apache.tomcat.util.net.ApplicationBufferHandler;
 import org.testng.annotations.BeforeMethod;
@@ -18,19 +19,21 @@ public class SlowBodyValveTest {
 
     private long nanos;
     private int bytes;
+    private int rest;
     private long millis;
-    private final AtomicInteger left = new AtomicInteger();
     private InputBuffer paced;
 
     @BeforeMethod
     public void open() {
-        left.set(0);
         nanos = 0;
+        millis = 0;
+        rest = Integer.MAX_VALUE;
         InputBuffer client = new InputBuffer() {
             @Override
             public int doRead(ApplicationBufferHandler handler) {
                 nanos += TimeUnit.MILLISECONDS.toNanos(millis);
-                return bytes;
+                rest -= bytes;
+                return rest >= 0 ? bytes : END;
             }
 
             @Override
@@ -38,7 +41,7 @@ public class SlowBodyValveTest {
                 return 7;
             }
         };
-        paced = new SlowBodyValve(() -> nanos).paced(client, left::incrementAndGet);
+        paced = new SlowBodyValve(() -> nanos).paced(client);
     }
 
     /** The next bytes, and how long the client lets us wait for them. */
@@ -54,7 +57,6 @@ public class SlowBodyValveTest {
         assertEquals(read(999, 4_999), 4_999);
         assertEquals(read(1, 0), 0, "eleven seconds for 5,000 bytes");
         assertThrows(SocketTimeoutException.class, () -> read(1, 4));
-        assertEquals(left.get(), 1);
     }
 
     @Test
@@ -70,8 +72,20 @@ public class SlowBodyValveTest {
         assertEquals(read(9_000, 10), 10);
         nanos += TimeUnit.MINUTES.toNanos(5);
         assertEquals(read(900, 10), 10);
-        assertEquals(read(60_000, END), END);
-        assertEquals(left.get(), 0);
+        rest = 0;
+        assertEquals(read(60_000, 1), END);
         assertEquals(paced.available(), 7);
+    }
+
+    @Test
+    public void ofWhatNothingAskedForTwoMegabytesAreRead() {
+        bytes = 1;
+        rest = 2_000_000;
+        assertTrue(SlowBodyValve.rest(paced));
+        rest = 2_000_001;
+        assertFalse(SlowBodyValve.rest(paced));
+        rest = 100;
+        millis = 10_000;
+        assertFalse(SlowBodyValve.rest(paced), "too slow");
     }
 }
