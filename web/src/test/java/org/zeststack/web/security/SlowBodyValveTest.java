@@ -23,17 +23,15 @@ public class SlowBodyValveTest {
     private long millis;
     private InputBuffer paced;
 
-    @BeforeMethod
-    public void open() {
-        nanos = 0;
-        millis = 0;
-        rest = Integer.MAX_VALUE;
-        InputBuffer client = new InputBuffer() {
+    private interface Sends {
+        int next() throws IOException;
+    }
+
+    private static InputBuffer client(Sends sends) {
+        return new InputBuffer() {
             @Override
-            public int doRead(ApplicationBufferHandler handler) {
-                nanos += TimeUnit.MILLISECONDS.toNanos(millis);
-                rest -= bytes;
-                return rest >= 0 ? bytes : END;
+            public int doRead(ApplicationBufferHandler handler) throws IOException {
+                return sends.next();
             }
 
             @Override
@@ -41,7 +39,19 @@ public class SlowBodyValveTest {
                 return 7;
             }
         };
-        paced = new SlowBodyValve(() -> nanos).paced(client);
+    }
+
+    @BeforeMethod
+    public void open() {
+        nanos = 0;
+        millis = 0;
+        rest = Integer.MAX_VALUE;
+        InputBuffer client = client(() -> {
+            nanos += TimeUnit.MILLISECONDS.toNanos(millis);
+            rest -= bytes;
+            return rest >= 0 ? bytes : END;
+        });
+        paced = new SlowBodyValve(() -> nanos).paced(client, "here");
     }
 
     /** The next bytes, and how long the client lets us wait for them. */
@@ -87,5 +97,21 @@ public class SlowBodyValveTest {
         rest = 100;
         millis = 10_000;
         assertFalse(SlowBodyValve.rest(paced), "too slow");
+    }
+
+    /** Each client lets its thread wait until one more has come. */
+    private static int held(SlowBodyValve valve, int threads, String from) throws IOException {
+        Sends sends = () -> threads == 1 ? 1 : 1 + held(valve, threads - 1, from);
+        return valve.paced(client(sends), from).doRead(null);
+    }
+
+    @Test
+    public void oneAddressHoldsSixtyThreadsAtMost() throws IOException {
+        SlowBodyValve valve = new SlowBodyValve(() -> 0);
+        assertEquals(held(valve, 60, "here"), 60);
+        assertThrows(SocketTimeoutException.class, () -> held(valve, 61, "here"));
+        assertEquals(held(valve, 60, "here"), 60, "nothing stays counted");
+        Sends beside = () -> held(valve, 60, "here");
+        assertEquals(valve.paced(client(beside), "there").doRead(null), 60, "another address");
     }
 }
