@@ -13,9 +13,11 @@ const REPORT_MILLIS = 10000;
 /** Fields that a form has for pages without scripts. */
 const PLAIN = ['_csrf', 'once'];
 
-/** What a form writes down: its entry and what it says of itself. */
+const FORMS = 'form[data-entry], form[data-reading], form[data-logger]';
+
+/** What a form writes down: its entry or series, and what it says of itself. */
 const purpose = (form) =>
-  [form.dataset.entry, form.dataset.component, ...hidden(form).map((f) => f.value)].join();
+  [form.dataset.url, form.dataset.entry, form.dataset.component, ...hidden(form).map((f) => f.value)].join();
 
 /** Hidden fields that say something of an entry; what only a page without scripts sends is none of them. */
 const hidden = (form) => [...form.querySelectorAll('[type=hidden]')].filter((f) => !PLAIN.includes(f.name));
@@ -23,8 +25,16 @@ const hidden = (form) => [...form.querySelectorAll('[type=hidden]')].filter((f) 
 /** Puts another work area in place; a form that both have stays, with what is typed and asked in it. */
 function exchange(old, work) {
   const focused = document.activeElement;
-  const kept = new Map([...old.querySelectorAll('form[data-entry]')].map((form) => [purpose(form), form]));
-  work.querySelectorAll('form[data-entry]').forEach((form) => kept.get(purpose(form)) && form.replaceWith(kept.get(purpose(form))));
+  const kept = new Map([...old.querySelectorAll(FORMS)].map((form) => [purpose(form), form]));
+  for (const fresh of work.querySelectorAll(FORMS)) {
+    const form = kept.get(purpose(fresh));
+    if (form) {
+      // Another one may be the next thing to do.
+      const [button, now] = [form, fresh].map((f) => f.querySelector('[type=submit]'));
+      button && now && (button.className = now.className);
+      fresh.replaceWith(form);
+    }
+  }
   old.replaceWith(work);
   if (work.contains(focused)) {
     focused.focus({ preventScroll: true });

@@ -404,13 +404,17 @@ public class CookPageTest extends WithDemo {
         cooked(pot(Probe.GOOD), 500);
         Page page = hand("teo");
         page.navigate(COOK);
-        page.focus("#celsius");
+        page.fill("#celsius", "101");
         page.evaluate("scrollTo(0, 1000)");
         ilse(new EntryBody.TakenOff(COMPONENT));
-        assertThat(page.locator("[data-out=is-off]")).containsText("Off the heat since");
-        assertEquals(page.evaluate("document.activeElement.id"), "celsius");
-        assertTrue(((Number) page.evaluate("scrollY")).doubleValue() > 500, "px from the top");
-        page.click(".log li:has-text('Off the heat') button");
-        assertThat(page.locator("text=I turned the ring")).hasCount(1);
+        try {
+            assertThat(page.locator("[data-out=is-off]")).containsText("Off the heat since");
+            assertEquals(page.evaluate("document.activeElement.id"), "celsius");
+            assertEquals(page.inputValue("#celsius"), "101");
+            assertTrue(((Number) page.evaluate("scrollY")).doubleValue() > 500, "px from the top");
+        } finally {
+            page.click(".log li:has-text('Off the heat') button");
+            assertThat(page.locator("text=I turned the ring")).hasCount(1);
+        }
     }
 }
