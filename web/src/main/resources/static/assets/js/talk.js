@@ -133,11 +133,14 @@ export function replaceLive(from) {
   }
 }
 
-/** What a hand is on keeps its value and the focus when the part around it is drawn anew. */
+/** What a hand is on keeps its value, the focus and what is selected when the part around it is drawn anew. */
 function hold(held, copy) {
   const again = held?.name && [...copy.querySelectorAll('input, select, textarea')].find((e) => e.name === held.name);
   if (again) {
     again.value = held.value;
     again.focus({ preventScroll: true });
+    if (held.selectionStart !== null && held.selectionStart !== undefined) {
+      again.setSelectionRange(held.selectionStart, held.selectionEnd);
+    }
   }
 }

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -121,6 +122,7 @@ public final class TestApp implements AutoCloseable {
                         .setViewportSize(1280, 800)
                         .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
         window.setDefaultTimeout(15_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
         return window.newPage();
     }
 
