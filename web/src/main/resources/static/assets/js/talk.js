@@ -41,27 +41,31 @@ const CLICK_MILLIS = 100;
 /** Nobody presses longer; the page goes on even if letting go was not heard of. */
 const PRESS_MILLIS = 5000;
 let press = Promise.resolve();
+let release = () => {};
 
 document.addEventListener(
   'pointerdown',
   ({ target }) => {
     if (target.closest('button, a, summary, label, [type=checkbox], [type=radio]')) {
-      press = new Promise((free) => {
-        const up = () => setTimeout(free, CLICK_MILLIS);
-        ['pointerup', 'pointercancel'].forEach((type) => addEventListener(type, up, { once: true, capture: true }));
-        setTimeout(free, PRESS_MILLIS);
-      });
+      press = new Promise((free) => (release = free));
+      setTimeout(release, PRESS_MILLIS);
     }
   },
   true,
 );
+['pointerup', 'pointercancel'].forEach((type) => document.addEventListener(type, () => setTimeout(release, CLICK_MILLIS), true));
 
 /**
- * Waits while a hand presses something. What moves or is drawn anew between press and release is not pressed; whatever changes
- * the page unasked waits for this first.
- * @returns {Promise<void>}
+ * Waits while a hand presses something, and while it presses again. What moves or is drawn anew between press and release is
+ * not pressed; whatever changes the page unasked waits for this first.
  */
-export const handsOff = () => press;
+export async function handsOff() {
+  let last;
+  do {
+    last = press;
+    await last;
+  } while (last !== press);
+}
 
 /**
  * Fetches a page's fragment, and waits until it may be put in.

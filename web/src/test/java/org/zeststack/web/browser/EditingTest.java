@@ -147,6 +147,21 @@ public class EditingTest extends WithDemo {
     }
 
     @Test
+    public void whatIsDrawnAnewLeavesTheCaretWhereItWas() {
+        Page page = app.signedIn("runa");
+        page.navigate("/formulas/1");
+        page.fill("[name='step.0.caution']", "Mind the copper handle");
+        page.evaluate("() => { const field = document.querySelector('[name=\"step.0.caution\"]');"
+                + " field.setSelectionRange(5, 8); window.before = field;"
+                + " document.querySelector('[value=\"drop:1:step\"]').click(); }");
+        page.waitForCondition(() -> (Boolean) page.evaluate("() => !window.before.isConnected"));
+        assertEquals(
+                page.evaluate("() => { const field = document.activeElement;"
+                        + " return [field.name, field.selectionStart, field.selectionEnd].join(); }"),
+                "step.0.caution,5,8");
+    }
+
+    @Test
     public void anotherMouldOrALayerMoreDrawsAnew() {
         Page page = app.signedIn("runa");
         page.navigate("/bars/4");

@@ -129,7 +129,10 @@ public class TemperPageTest extends WithDemo {
         page.fill("#proofMinutes", "4");
         page.click("text=Write the proof down");
         assertThat(page.locator("[data-out=proof]")).containsText("In temper by the proof of");
+        assertThat(page.locator("[data-reading] .next")).hasCount(1);
         reads("34.9", "lost");
+        assertThat(page.locator("[data-reading] .next")).hasCount(0);
+        assertThat(page.locator("[data-series].next")).hasText("Start again");
         assertThat(page.locator("[data-out=proof]")).containsText("no longer holds: it was lost since");
         page.navigate(BOWL.replace("temper:", "line:"));
         assertThat(page.locator("[data-out=proof]")).containsText("it was lost since");
