@@ -47,6 +47,8 @@ document.addEventListener(
   'pointerdown',
   ({ target }) => {
     if (target.closest('button, a, summary, label, [type=checkbox], [type=radio]')) {
+      // Whoever waited for another finger waits for this one.
+      release();
       press = new Promise((free) => (release = free));
       setTimeout(release, PRESS_MILLIS);
     }
