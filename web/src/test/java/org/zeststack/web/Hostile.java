@@ -49,39 +49,8 @@ public class Hostile {
     private static final int SEED = 14;
     private static final long SLOWEST_MILLIS = 2000;
 
-    /** What would end the attack itself, or start other programs. */
-    private static final Pattern SPARED = Pattern.compile(
-            "/sign-(out|in)|/account/password|/workshop/people/\\d+/.*|/welcome.*|/workshop/tokens/.*|/runs/\\d+/close");
-
     private static final Pattern CLASS_NAME = Pattern.compile(
             "\\b(?:java|javax|jakarta|org|com|tools|net)\\.[a-z]+\\.[\\w.$]+|\\b[A-Z]\\w*(?:Exception|Error)\\b|\\bat [\\w.]+\\([A-Z]\\w+\\.java");
-
-    private static final List<String> PAGES = List.of(
-            "/bars/4",
-            "/bars/new",
-            "/boxes/new",
-            "/formulas/1",
-            "/formulas/3",
-            "/formulas/import",
-            "/formulas/1/versions/1",
-            "/runs",
-            "/runs/5",
-            "/bench/4",
-            "/store-room/lots/new",
-            "/store-room/lots/1",
-            "/store-room/ingredients/honey",
-            "/store-room/ingredients/new",
-            "/store-room/pack",
-            "/workshop/place",
-            "/workshop/moulds/1",
-            "/workshop/thermometers/1",
-            "/workshop/vessels/new",
-            "/workshop/lines/new",
-            "/workshop/people",
-            "/rehearse",
-            "/temper/curve",
-            "/workshop/rules",
-            "/workshop/rules/shell-too-thin");
 
     /** Addresses that ask something, with the names of what they ask. */
     private static final List<String> QUESTIONS = List.of(
@@ -136,11 +105,8 @@ public class Hostile {
     private Started server;
     private String cookies;
     private String csrf;
-    private List<Form> forms;
+    private List<PageForms.Form> forms;
     private List<Call> calls;
-
-    /** A form as a page has it. */
-    private record Form(String page, String action, boolean files, Map<String, String> fields) {}
 
     /** A call of a program with a body that is right. */
     private record Call(String path, JsonNode body) {}
@@ -152,29 +118,7 @@ public class Hostile {
     public void open() throws Exception {
         server = Started.demo();
         Page page = TestApp.signedIn(server.url(), "runa");
-        forms = new ArrayList<>();
-        for (String path : PAGES) {
-            page.navigate(path);
-            for (Object one : (List<?>)
-                    page.evaluate(
-                            "() => [...document.querySelectorAll('form[method=post]')].map((f) =>"
-                                    + " ({ action: f.getAttribute('action') ?? location.pathname, files: f.enctype.startsWith('multipart'),"
-                                    + " fields: [...new FormData(f)].map(([n, v]) => [n, typeof v === 'string' ? v : '']) }))")) {
-                Map<?, ?> form = (Map<?, ?>) one;
-                Map<String, String> fields = new LinkedHashMap<>();
-                ((List<?>) form.get("fields"))
-                        .forEach(f -> fields.put((String) ((List<?>) f).get(0), (String) ((List<?>) f).get(1)));
-                String action = (String) form.get("action");
-                if (!SPARED.matcher(action.split("\\?")[0]).matches()) {
-                    forms.add(new Form(path, action, (Boolean) form.get("files"), fields));
-                    // What a page asks while it is typed in, too.
-                    if (action.matches("/(bars|formulas|boxes)/\\d+")) {
-                        forms.add(new Form(path, action + "/compute", false, fields));
-                        forms.add(new Form(path, action + "/act", false, fields));
-                    }
-                }
-            }
-        }
+        forms = PageForms.of(page);
         page.navigate("/bars");
         csrf = page.locator("meta[name=csrf]").getAttribute("content");
         cookies = page.context().cookies().stream()
@@ -300,7 +244,7 @@ public class Hostile {
     }
 
     private Sent form(Random random) {
-        Form form = forms.get(random.nextInt(forms.size()));
+        PageForms.Form form = forms.get(random.nextInt(forms.size()));
         Map<String, String> fields = new LinkedHashMap<>(form.fields());
         List<String> names = new ArrayList<>(fields.keySet());
         names.remove("_csrf");

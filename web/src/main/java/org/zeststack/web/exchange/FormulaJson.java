@@ -17,6 +17,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -72,39 +73,30 @@ public final class FormulaJson {
     /**
      * Reads a document.
      *
-     * @throws InvalidInput with the reason where it is none of this format
+     * @throws InvalidInput where it does not meet the published schema, with place, value and what is permitted
      */
     public static Read read(String json) {
         FormulaDocument document;
         try {
-            document = MAPPER.readValue(json, FormulaDocument.class);
+            JsonNode tree = MAPPER.readTree(json);
+            List<Fault> faults = FormulaSchema.faults(tree);
+            if (!faults.isEmpty()) {
+                throw new InvalidInput(faults);
+            }
+            document = MAPPER.treeToValue(tree, FormulaDocument.class);
         } catch (JacksonException e) {
             throw fault("This is no formula document: " + e.getOriginalMessage());
         }
-        if (!FormulaDocument.FORMAT.equals(document.format()) || document.formatVersion() != FormulaDocument.VERSION) {
-            throw fault("This is no formula document of version 1.");
-        }
-        if (document.formula() == null
-                || document.formula().lines() == null
-                || document.formula().family() == null) {
-            throw fault("The document holds no formula with a family and lines.");
-        }
         Map<String, Named> used = new LinkedHashMap<>();
-        for (FormulaDocument.Used one : orEmpty(document.formulas())) {
+        for (FormulaDocument.Used one : document.formulas()) {
             used.put(one.link(), new Named(one.formula().name(), formula(one.formula())));
         }
         return new Read(
                 document.formula().name(),
                 document.formula().why(),
                 formula(document.formula()),
-                orEmpty(document.ingredients()).stream()
-                        .map(FormulaJson::ingredient)
-                        .toList(),
+                document.ingredients().stream().map(FormulaJson::ingredient).toList(),
                 used);
-    }
-
-    private static <T> List<T> orEmpty(List<T> list) {
-        return list == null ? List.of() : list;
     }
 
     private static InvalidInput fault(String message) {
@@ -167,7 +159,7 @@ public final class FormulaJson {
                 .map(l -> new FormulaLine(
                         l.ingredient(),
                         l.grams(),
-                        l.role() == null ? FormulaLine.Role.POT : l.role(),
+                        l.role(),
                         l.pieces(),
                         l.toEffect(),
                         l.step(),
@@ -175,7 +167,7 @@ public final class FormulaJson {
                         l.guesses(),
                         l.upToGrams()))
                 .toList();
-        List<MethodStep> method = orEmpty(b.method()).stream()
+        List<MethodStep> method = b.method().stream()
                 .map(s -> new MethodStep(
                         s.action(),
                         s.cue(),

@@ -20,7 +20,6 @@ import org.thymeleaf.processor.element.AbstractElementTagProcessor;
 import org.thymeleaf.processor.element.IElementTagStructureHandler;
 import org.thymeleaf.standard.expression.StandardExpressions;
 import org.thymeleaf.templatemode.TemplateMode;
-import org.unbescape.html.HtmlEscape;
 
 /**
  * Fields of long forms: a page of a bar has hundreds, and each is worth one step of the template's engine, not a dozen. Names are put
@@ -64,19 +63,17 @@ class FieldDialect extends AbstractProcessorDialect {
                 .execute(context);
     }
 
-    private static String escaped(String text) {
-        return HtmlEscape.escapeHtml4Xml(text);
-    }
-
     /** The place where a field's fault is told, and what somebody else saved in it. */
-    private static String told(FormInput form, String name) {
+    private static Markup told(Markup markup, FormInput form, String name) {
+        markup.element("span", form.fault(name), "class", "fault", "role", "alert", "id", "fault-" + name);
         String theirs = form.theirs(name);
-        return "<span class=\"fault\" role=\"alert\" id=\"fault-" + escaped(name) + "\">" + escaped(form.fault(name))
-                + "</span>"
-                + (theirs == null
-                        ? ""
-                        : "<span class=\"theirs\"><b>" + escaped(form.clashedWith()) + "</b> saved: <span>"
-                                + escaped(theirs) + "</span></span>");
+        return theirs == null
+                ? markup
+                : markup.begin("span", "class", "theirs")
+                        .element("b", form.clashedWith())
+                        .text(" saved: ")
+                        .element("span", theirs)
+                        .end();
     }
 
     private static final class Told extends AbstractElementTagProcessor {
@@ -90,7 +87,7 @@ class FieldDialect extends AbstractProcessorDialect {
             String of = tag.getAttributeValue("of");
             String name =
                     of == null ? whole(context, tag.getAttributeValue("name")) : String.valueOf(evaluated(context, of));
-            handler.replaceWith(told(form(context), name), false);
+            handler.replaceWith(told(new Markup(), form(context), name).toString(), false);
         }
     }
 
@@ -105,14 +102,26 @@ class FieldDialect extends AbstractProcessorDialect {
             FormInput form = form(context);
             String own = tag.getAttributeValue("name");
             String name = whole(context, own);
-            handler.replaceWith(
-                    "<label data-mini=\"" + own + "\"><span>" + tag.getAttributeValue("label")
-                            + "</span> <span class=\"typed\"><input class=\"number short\" inputmode=\"decimal\""
-                            + " autocomplete=\"off\" name=\"" + escaped(name) + "\" value=\"" + escaped(form.text(name))
-                            + "\"><span class=\"unit\">" + tag.getAttributeValue("unit") + "</span></span>"
-                            + told(form, name)
-                            + "</label>",
-                    false);
+            Markup label = new Markup()
+                    .begin("label", "data-mini", own)
+                    .element("span", tag.getAttributeValue("label"))
+                    .text(" ")
+                    .begin("span", "class", "typed")
+                    .empty(
+                            "input",
+                            "class",
+                            "number short",
+                            "inputmode",
+                            "decimal",
+                            "autocomplete",
+                            "off",
+                            "name",
+                            name,
+                            "value",
+                            form.text(name))
+                    .element("span", tag.getAttributeValue("unit"), "class", "unit")
+                    .end();
+            handler.replaceWith(told(label, form, name).end().toString(), false);
         }
     }
 
@@ -132,7 +141,7 @@ class FieldDialect extends AbstractProcessorDialect {
                 IElementTagStructureHandler handler) {
             String name = whole(context, own);
             String text = form(context).text(name);
-            handler.setAttribute("name", name);
+            handler.setAttribute("name", Markup.escaped(name));
             switch (tag.getElementCompleteName()) {
                 case "select" -> {
                     handler.setBody(options(context, tag, text), false);
@@ -140,24 +149,24 @@ class FieldDialect extends AbstractProcessorDialect {
                     handler.removeAttribute(PREFIX, "none");
                     handler.removeAttribute(PREFIX, "keeps");
                 }
-                case "textarea" -> handler.setBody(escaped(text), false);
+                case "textarea" -> handler.setBody(Markup.escaped(text), false);
                 default -> {
                     if ("checkbox".equals(tag.getAttributeValue("type"))) {
                         if (text.equals(tag.getAttributeValue("value"))) {
                             handler.setAttribute("checked", "checked");
                         }
                     } else {
-                        handler.setAttribute("value", text);
+                        handler.setAttribute("value", Markup.escaped(text));
                     }
                 }
             }
         }
 
         private static String options(ITemplateContext context, IProcessableElementTag tag, String chosen) {
-            StringBuilder html = new StringBuilder();
+            Markup options = new Markup();
             String none = tag.getAttributeValue(PREFIX, "none");
             if (none != null) {
-                html.append("<option value=\"\">").append(none).append("</option>");
+                options.element("option", none, "value", "");
             }
             List<String[]> offered = pairs(evaluated(context, tag.getAttributeValue(PREFIX, "options")));
             if (tag.hasAttribute(PREFIX, "keeps")
@@ -168,13 +177,10 @@ class FieldDialect extends AbstractProcessorDialect {
                         new String[] {chosen, chosen.toLowerCase(Locale.ROOT).replace('_', ' ')});
             }
             for (String[] one : offered) {
-                html.append("<option value=\"").append(escaped(one[0])).append('"');
-                if (one[0].equals(chosen)) {
-                    html.append(" selected=\"selected\"");
-                }
-                html.append('>').append(escaped(one[1])).append("</option>");
+                options.element(
+                        "option", one[1], "value", one[0], "selected", one[0].equals(chosen) ? "selected" : null);
             }
-            return html.toString();
+            return options.toString();
         }
 
         /** Names and words. */

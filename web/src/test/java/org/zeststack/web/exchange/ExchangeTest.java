@@ -4,12 +4,8 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
-import java.io.IOException;
-import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,12 +23,17 @@ import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.temper.TemperWindow;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Round trips lose nothing that the format can hold. */
 public class ExchangeTest {
 
     private static final IngredientTable TABLE = IngredientTable.of(
             IngredientTable.shipped().all().stream().map(ExchangeTest::windowed).toList());
+    private static final JsonMapper JSON = new JsonMapper();
     private static final List<Ingredient> ALL = List.copyOf(TABLE.all());
 
     /** Couvertures with tempering temperatures of their own sheets. */
@@ -97,21 +98,14 @@ public class ExchangeTest {
     }
 
     @Test
-    public void ourOwnFormatIsLosslessAndMeetsItsSchema() throws IOException {
-        JsonSchema schema;
-        try (InputStream stream = ExchangeTest.class.getResourceAsStream("/static/assets/schema/formula-1.json")) {
-            schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-                    .getSchema(stream);
-        }
+    public void ourOwnFormatIsLosslessAndMeetsItsSchema() {
         SplittableRandom random = new SplittableRandom(2026);
         for (int i = 0; i < 60; i++) {
             Formula formula = any(random);
             Formula inner = any(random);
             NamedFormula used = new NamedFormula(9, "Inner", 2, inner);
             String json = FormulaJson.write("Any name", "because", formula, List.of(used), TABLE);
-            assertTrue(
-                    schema.validate(json, com.networknt.schema.InputFormat.JSON).isEmpty(),
-                    schema.validate(json, com.networknt.schema.InputFormat.JSON).toString());
+            assertEquals(FormulaSchema.faults(JSON.readTree(json)), List.of());
             FormulaJson.Read read = FormulaJson.read(json);
             assertEquals(read.formula(), formula, "seed 2026, round " + i);
             assertEquals(read.name(), "Any name");
@@ -126,6 +120,68 @@ public class ExchangeTest {
                 assertEquals(ingredient.windows(), here.windows());
             }
         }
+    }
+
+    /** Each value of a document in turn is nothing, a list, something huge: what is read then met the schema, the rest is told with its place. */
+    @Test
+    public void whatDoesNotMeetTheSchemaIsToldWithItsPlace() {
+        Formula formula = any(new SplittableRandom(3));
+        String whole =
+                FormulaJson.write("Any", "because", formula, List.of(new NamedFormula(9, "Inner", 2, formula)), TABLE);
+        List<String> silent = new ArrayList<>();
+        for (String bad : List.of("null", "[null]", "{\"a\":null}", "-1e9", "\"" + "x".repeat(50_000) + "\"")) {
+            for (String place : places(JSON.readTree(whole), "")) {
+                JsonNode document = JSON.readTree(whole);
+                put(document, place, JSON.readTree(bad));
+                try {
+                    FormulaJson.read(document.toString());
+                } catch (InvalidInput told) {
+                    if (told.faults().stream().noneMatch(f -> f.message().startsWith(place))) {
+                        silent.add(place + " = " + bad.substring(0, Math.min(20, bad.length())) + ": "
+                                + told.getMessage());
+                    }
+                }
+            }
+        }
+        assertEquals(silent.toString(), "[]");
+    }
+
+    private static List<String> places(JsonNode node, String at) {
+        List<String> places = new ArrayList<>();
+        if (node instanceof ObjectNode object) {
+            for (String name : object.propertyNames()) {
+                places.add(at + "/" + name);
+                places.addAll(places(object.get(name), at + "/" + name));
+            }
+        } else if (node instanceof ArrayNode array && !array.isEmpty()) {
+            places.add(at + "/0");
+            places.addAll(places(array.get(0), at + "/0"));
+        }
+        return places;
+    }
+
+    private static void put(JsonNode document, String place, JsonNode value) {
+        int cut = place.lastIndexOf('/');
+        JsonNode parent = document.at(place.substring(0, cut));
+        if (parent instanceof ArrayNode array) {
+            array.set(0, value);
+        } else {
+            ((ObjectNode) parent).set(place.substring(cut + 1), value);
+        }
+    }
+
+    @Test
+    public void sixtyLinesAreReadAndSixtyOneAreNot() {
+        FormulaLine line = new FormulaLine("sugar", 1, FormulaLine.Role.POT);
+        Formula sixty = new Formula(Family.OTHER, Collections.nCopies(60, line), null, 0.02, List.of());
+        assertEquals(read(sixty).formula().lines().size(), 60);
+        String told = expectThrows(InvalidInput.class, () -> read(sixty.withLines(Collections.nCopies(61, line))))
+                .getMessage();
+        assertTrue(told.contains("/formula/lines") && told.contains("60"), told);
+    }
+
+    private static FormulaJson.Read read(Formula formula) {
+        return FormulaJson.read(FormulaJson.write("Any", "", formula, List.of(), TABLE));
     }
 
     @Test
