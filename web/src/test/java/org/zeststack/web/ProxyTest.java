@@ -214,6 +214,13 @@ public class ProxyTest {
         assertEquals(new Client().get("/api/v1/ingredients", none).statusCode(), 401, "nor with no header at all");
     }
 
+    /** A proxy that was set up without a line for it passes a visitor's own header on. */
+    @Test
+    public void aVisitorsNameForTheHostIsNotBelieved() throws Exception {
+        HttpResponse<String> page = new Client().get("/bars", Map.of("X-Forwarded-Host", "elsewhere.example"));
+        assertTrue(header(page, "Location").startsWith("https://localhost:" + port), header(page, "Location"));
+    }
+
     @Test
     public void whoIsNoProxyIsNotBelieved() throws Exception {
         try (TestApp plain = TestApp.demo()) {
@@ -238,8 +245,8 @@ public class ProxyTest {
                                     .build(),
                             BodyHandlers.ofString());
             assertTrue(
-                    setUp.statusCode() == 403 || setUp.body().contains("Set this workshop up on the machine"),
-                    "" + setUp.statusCode());
+                    setUp.statusCode() == 403 && setUp.body().contains("./zest password NAME"),
+                    setUp.statusCode() + setUp.body());
         }
     }
 

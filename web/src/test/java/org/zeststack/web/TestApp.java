@@ -115,7 +115,8 @@ public final class TestApp implements AutoCloseable {
         return page(url());
     }
 
-    private static Page page(String url) {
+    /** A new private window at another server. */
+    public static Page page(String url) {
         BrowserContext window = browser()
                 .newContext(new Browser.NewContextOptions()
                         .setBaseURL(url)
@@ -132,7 +133,7 @@ public final class TestApp implements AutoCloseable {
     }
 
     /** The same at a demo that runs at {@code url}. */
-    static Page signedIn(String url, String login) {
+    public static Page signedIn(String url, String login) {
         Page page = page(url);
         page.navigate("/sign-in");
         page.fill("#username", login);

@@ -9,6 +9,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.weighing.FillWindow;
+import org.zeststack.web.security.Passwords;
 
 /** Numbers the way they are used: value, thin space, unit; never more digits than are true. */
 public final class Show {
@@ -22,6 +23,11 @@ public final class Show {
     private static final double FINE_GRAMS = 100;
 
     private Show() {}
+
+    /** How many characters a password has at the least. */
+    public int shortestPassword() {
+        return Passwords.SHORTEST;
+    }
 
     /** Grams to the resolution of the scale that weighs them: 0.1 g below 100 g, 1 g above. */
     public String grams(double grams) {

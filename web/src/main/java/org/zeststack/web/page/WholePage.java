@@ -32,7 +32,13 @@ final class WholePage extends ThymeleafView {
     @Override
     public void render(Map<String, ?> model, HttpServletRequest request, HttpServletResponse response)
             throws Exception {
-        super.render(model, request, new Encoding(response));
+        try {
+            super.render(model, request, new Encoding(response));
+        } catch (Exception e) {
+            // Nothing was sent; what is answered instead may be no page.
+            response.setContentType(null);
+            throw e;
+        }
     }
 
     /** Writes a text in UTF-8, piece by piece; no character is cut in two. */

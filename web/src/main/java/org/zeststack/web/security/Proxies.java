@@ -51,6 +51,9 @@ public class Proxies {
         return Map.of(
                 "zest.proxy",
                 said,
+                // What host was asked for stands in Host; a visitor's own header passes through many proxies as it is.
+                "server.tomcat.remoteip.host-header",
+                "",
                 "server.forward-headers-strategy",
                 "native",
                 "server.tomcat.remoteip.remote-ip-header",

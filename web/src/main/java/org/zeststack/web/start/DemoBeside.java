@@ -54,7 +54,7 @@ class DemoBeside implements DisposableBean {
     }
 
     private ConfigurableApplicationContext start() {
-        SpringApplication application = new SpringApplication(Application.class);
+        SpringApplication application = Zest.application();
         Map<String, Object> settings = new HashMap<>(Zest.demoSettings(postgres));
         settings.put("server.address", InetAddress.getLoopbackAddress().getHostAddress());
         settings.put("server.port", 0);

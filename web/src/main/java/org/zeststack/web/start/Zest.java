@@ -26,8 +26,8 @@ import org.zeststack.web.security.Proxies;
 /** The program behind the {@code zest} command. */
 public final class Zest {
 
-    private static final String USAGE =
-            "usage: zest demo | serve | backup FILE [--demo] | restore FILE [--demo] [--replace]";
+    private static final String USAGE = "usage: zest demo | serve | backup FILE [--demo]"
+            + " | restore FILE [--demo] [--replace] | password NAME [--demo]";
 
     private Zest() {}
 
@@ -85,7 +85,7 @@ public final class Zest {
         }
     }
 
-    /** Another password for an owner who has forgotten theirs, on the machine itself. */
+    /** Another password for an owner who has forgotten theirs, and the first owner where there is none yet, on the machine itself. */
     private static void password(List<String> words) {
         String login = Passwords.login(words.stream()
                 .skip(1)
@@ -94,18 +94,17 @@ public final class Zest {
                 .orElse(""));
         boolean demo = words.contains("--demo");
         if (System.getenv("ZEST_DATABASE_URL") == null && !PrivatePostgres.holdsData(home(demo))) {
-            throw new PostgresTrouble("There are no data in " + home(demo) + ".");
+            throw new PostgresTrouble(
+                    "There are no data in " + home(demo) + ". Start ./zest serve once, and stop it again.");
         }
         withDatabase(words, database -> {
             try (Connection connection =
                     DriverManager.getConnection(database.connection(), database.user(), database.password())) {
-                NewPassword.set(connection, login, NewPassword.ask(login));
+                System.out.println(NewPassword.set(connection, login, NewPassword.ask(login)));
             } catch (SQLException e) {
                 throw new PostgresTrouble("Cannot change the password: " + e.getMessage(), e);
             }
         });
-        System.out.println(
-                "The password of " + login + " is changed; who was signed in under that name must do so again.");
     }
 
     private static String homeWords() {
@@ -232,7 +231,8 @@ public final class Zest {
                 demo);
     }
 
-    private static SpringApplication application() {
+    /** The application, named: what was worked out of it while building is found by its name, whoever starts it. */
+    static SpringApplication application() {
         // A connection is tried before every use, or one that was used a moment ago hangs when the database has stopped
         // since.
         System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");

@@ -90,7 +90,10 @@ class WelcomeController {
 
     private static void requireLocal(HttpServletRequest request) {
         if (!Loopback.is(request)) {
-            throw new ResponseStatusException(HttpStatus.FORBIDDEN, "Set this workshop up on the machine it runs on.");
+            throw new ResponseStatusException(
+                    HttpStatus.FORBIDDEN,
+                    "Set this workshop up on the machine it runs on, and not through a proxy. Where the proxy runs on that machine too,"
+                            + " ./zest password NAME in a terminal there makes the first owner.");
         }
     }
 
