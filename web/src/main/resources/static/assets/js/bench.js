@@ -174,31 +174,29 @@ function sendReading(form) {
   deliver(form, { readings: [{ key: newKey(), celsius, confirmed }] });
 }
 
+/** What sends a form that a script sends; the others go out as pages. */
+const SENDERS = { entry: sendEntry, reading: sendReading, logger: sendLog, series: startSeries, end: endSeries };
+
 document.addEventListener('submit', (event) => {
   const form = event.target;
-  if (form.dataset.entry) {
+  const what = Object.keys(SENDERS).find((name) => name in form.dataset);
+  if (what) {
     event.preventDefault();
-    sendEntry(form);
-  } else if ('reading' in form.dataset) {
-    event.preventDefault();
-    sendReading(form);
-  } else if ('logger' in form.dataset) {
-    event.preventDefault();
-    sendLog(form);
+    SENDERS[what](form);
   }
 });
 
-/** Starts a series; a simulated pot has the fault and the speed that stand beside its button. */
-function startSeries(button) {
-  const { component, kind, simulation } = button.dataset;
-  const beside = simulation === 'POT' ? button.parentElement : null;
-  return postJson(button.dataset.url, {
-    key: newKey(),
-    component,
-    kind,
-    simulation: beside?.querySelector('[data-fault-choice]')?.value ?? simulation ?? null,
-    speed: beside ? Number(beside.querySelector('[data-speed-choice]').value) : null,
-  });
+/** Starts a series; a simulated device has its fault and speed beside the button. */
+async function startSeries(form) {
+  const { component, kind, url } = form.dataset;
+  const { simulation, speed } = form.elements;
+  await postJson(url, { key: newKey(), component, kind, simulation: simulation?.value ?? null, speed: speed ? Number(speed.value) : null });
+  refresh();
+}
+
+async function endSeries(form) {
+  await postJson(form.dataset.url, {});
+  refresh();
 }
 
 /** Begins with a dip and writes the minutes when it is set. */
@@ -227,21 +225,15 @@ async function sendLog(form) {
   refresh();
 }
 
-document.addEventListener('click', async (event) => {
+document.addEventListener('click', (event) => {
   const button = event.target.closest('button');
   if (!button) {
     return;
   }
   if ('timer' in button.dataset) {
     timeProof(button);
-  } else if ('series' in button.dataset) {
-    await startSeries(button);
-    refresh();
   } else if ('keep' in button.dataset) {
     stand(button.closest('form'));
-  } else if ('end' in button.dataset) {
-    await postJson(button.dataset.url, {});
-    refresh();
   } else if ('dismiss' in button.dataset) {
     dismiss(button.dataset.dismiss);
   } else if ('stands' in button.dataset) {

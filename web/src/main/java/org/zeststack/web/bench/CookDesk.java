@@ -37,7 +37,7 @@ import org.zeststack.store.Saved;
  * @param naming of stages, as this device has chosen
  * @param learned from earlier cooks of the formula
  * @param second another thermometer held into it; empty where there was none
- * @param thermometers of the workshop, to compare with
+ * @param thermometers the workshop's other ones, to compare with
  * @param others pots that are on the rings beside this one
  */
 public record CookDesk(
@@ -109,7 +109,9 @@ public record CookDesk(
                 naming,
                 learned,
                 second,
-                thermometers,
+                thermometers.stream()
+                        .filter(t -> !t.name().equals(sheet.thermometerName()))
+                        .toList(),
                 others);
     }
 

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.EntryKind;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.security.SignedIn;
@@ -22,11 +23,11 @@ import org.zeststack.web.security.SignedIn;
 class PlainWriting {
 
     /** What the address says, not the fields. */
-    private static final List<String> OF_ADDRESS = List.of("kind", "component", "corrects", "once", "from", "_csrf");
+    private static final List<String> OF_ADDRESS = List.of("kind", "corrects", "once", "from", "_csrf");
 
     /** Fields that say of what an entry is; they are sent again as they are. */
     private static final Set<String> OF_WHAT =
-            Set.of("layer", "step", "ingredient", "sign", "outcome", "photo", "sure");
+            Set.of("component", "layer", "step", "ingredient", "sign", "outcome", "photo", "sure");
 
     private final BenchDoor door;
 
@@ -38,7 +39,6 @@ class PlainWriting {
     String entry(
             @PathVariable long id,
             @RequestParam EntryKind kind,
-            @RequestParam(defaultValue = "") String component,
             @RequestParam(required = false) UUID corrects,
             @RequestParam(defaultValue = "") String from,
             @RequestParam Map<String, String> typed,
@@ -46,6 +46,8 @@ class PlainWriting {
             Model model,
             HttpServletResponse response) {
         Map<String, String> fields = fields(typed);
+        // Some forms name it in their fields too: the same, and once.
+        String component = fields.getOrDefault("component", "");
         var sent = new BenchDoor.Sent(UUID.randomUUID(), kind, fields, component, "", null, corrects, null);
         return answered(id, from, door.entry(id, sent, me), fields, model, response);
     }
@@ -66,10 +68,47 @@ class PlainWriting {
         return answered(id, from, door.readings(series, sent, me), fields, model, response);
     }
 
+    @PostMapping("/bench/{id}/series/start")
+    String start(
+            @PathVariable long id,
+            @RequestParam String component,
+            @RequestParam Bench.SeriesKind kind,
+            @RequestParam(required = false) SimulatedDevices.Device simulation,
+            @RequestParam(required = false) Double speed,
+            @RequestParam(defaultValue = "") String from) {
+        door.startSeries(id, new BenchDoor.NewSeries(UUID.randomUUID(), component, kind, simulation, speed));
+        return "redirect:" + back(id, from);
+    }
+
+    @PostMapping("/bench/{id}/series/{series}/stop")
+    String stop(@PathVariable long id, @PathVariable long series, @RequestParam(defaultValue = "") String from) {
+        door.endSeries(series);
+        return "redirect:" + back(id, from);
+    }
+
+    @PostMapping("/bench/{id}/series/{series}/log")
+    String log(
+            @PathVariable long id,
+            @PathVariable long series,
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "") String from,
+            Model model,
+            HttpServletResponse response) {
+        ResponseEntity<BenchDoor.Answer> answer = door.logger(series, new BenchDoor.SentLog(text));
+        return answered(id, from, answer, Map.of("text", text), model, response);
+    }
+
     private static Map<String, String> fields(Map<String, String> typed) {
         Map<String, String> fields = new TreeMap<>(typed);
         OF_ADDRESS.forEach(fields::remove);
         return fields;
+    }
+
+    private static String back(long run, String from) {
+        return UriComponentsBuilder.fromPath("/bench/{run}")
+                .queryParam("step", "{step}")
+                .build(run, from)
+                .toString();
     }
 
     private static String answered(
@@ -79,10 +118,7 @@ class PlainWriting {
             Map<String, String> fields,
             Model model,
             HttpServletResponse response) {
-        String back = UriComponentsBuilder.fromPath("/bench/{run}")
-                .queryParam("step", "{step}")
-                .build(run, from)
-                .toString();
+        String back = back(run, from);
         if (answer.getStatusCode().is2xxSuccessful()) {
             return "redirect:" + back;
         }

@@ -176,9 +176,9 @@ public class CookPageTest extends WithDemo {
         Page hand = hand("teo");
         hand.navigate(COOK);
         if (hand.locator("[data-end]").count() > 0) {
-            hand.click("[data-end]");
+            hand.click("[data-end] button");
         }
-        hand.selectOption("[data-speed-choice]", "60");
+        hand.selectOption("[data-series] [name=speed]", "60");
         hand.click("text=Use the simulated thermometer");
         Page other = hand("ilse");
         other.navigate(COOK);
@@ -188,7 +188,7 @@ public class CookPageTest extends WithDemo {
         assertThat(hand.locator("[data-out=reading]")).hasText(NUMBER);
         other.waitForCondition(() -> Double.parseDouble(other.textContent("[data-out=reading]")) > 60);
         all.waitForCondition(() -> Double.parseDouble(all.textContent(".pots [data-out=reading]")) > 60);
-        hand.click("[data-end]");
+        hand.click("[data-end] button");
         assertThat(all.locator(".pots li")).hasCount(0);
     }
 

@@ -70,7 +70,7 @@ public class PotsAndWhiskTest extends WithDemo {
     }
 
     private void light(Page page) {
-        page.selectOption("[data-speed-choice]", SPEED);
+        page.selectOption("[data-series] [name=speed]", SPEED);
         page.click("text=Use the simulated thermometer");
         assertThat(page.locator("text=Stop reading this pot")).isVisible();
     }

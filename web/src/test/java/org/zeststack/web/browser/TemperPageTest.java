@@ -61,7 +61,7 @@ public class TemperPageTest extends WithDemo {
         if (page.locator("text=Stop reading this bowl").count() > 0) {
             page.click("text=Stop reading this bowl");
         }
-        page.click("[data-series].next");
+        page.click("[data-series] .next");
         assertThat(page.locator("text=Stop reading this bowl")).isVisible();
     }
 
@@ -132,7 +132,7 @@ public class TemperPageTest extends WithDemo {
         assertThat(page.locator("[data-reading] .next")).hasCount(1);
         reads("34.9", "lost");
         assertThat(page.locator("[data-reading] .next")).hasCount(0);
-        assertThat(page.locator("[data-series].next")).hasText("Start again");
+        assertThat(page.locator("[data-series] .next")).hasText("Start again");
         assertThat(page.locator("[data-out=proof]")).containsText("no longer holds: it was lost since");
         page.navigate(BOWL.replace("temper:", "line:"));
         assertThat(page.locator("[data-out=proof]")).containsText("it was lost since");
