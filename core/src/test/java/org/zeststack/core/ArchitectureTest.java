@@ -79,6 +79,7 @@ public class ArchitectureTest {
                     "run",
                     List.of(
                             "bar",
+                            "rule",
                             "stack",
                             "picture",
                             "judge",

@@ -159,6 +159,10 @@ async function deliver(form, body) {
 /** The same entry, stood by; one typed anew in between is left alone. */
 function stand(form) {
   const body = asked.get(form);
+  if ('text' in body) {
+    deliverLog(form, { ...body, sure: true });
+    return;
+  }
   deliver(form, body.readings ? { ...body, sure: true } : { ...body, fields: { ...body.fields, sure: 'yes' } });
 }
 
@@ -215,10 +219,16 @@ function timeProof(button) {
 /** Takes in what was pasted, or the file that was chosen. */
 async function sendLog(form) {
   const [file] = form.querySelector('[type=file]').files;
-  const text = file ? await file.text() : form.elements.text.value;
-  const response = await postJson(form.dataset.url, { text });
+  await deliverLog(form, { text: file ? await file.text() : form.elements.text.value });
+}
+
+/** Sends the lines; a clock that may be off is asked about, with by how much. */
+async function deliverLog(form, body) {
+  const response = await postJson(form.dataset.url, body);
   const answer = await response.json();
-  if (!showFaults(form, answer, response.status)) {
+  if (showFaults(form, answer, response.status)) {
+    asked.set(form, { ...body, clockOffSeconds: answer.clockOffSeconds ?? body.clockOffSeconds });
+  } else {
     form.reset();
     form.querySelector('[data-fault]').textContent = answer.message;
   }

@@ -13,6 +13,8 @@ const RETRY_MILLIS = 2000;
 const TAB_GONE_MILLIS = 15000;
 /** What is on its way for less time is not told to wait. */
 const ON_ITS_WAY_MILLIS = 1000;
+/** Answers that refuse nothing: too slow, too many at once, not to be reached now. What was sent stays and is sent again. */
+const LATER = [408, 425, 429, 503];
 /** Clocks that differ by less are the same clock. */
 const SAME_CLOCK_MILLIS = 5000;
 
@@ -184,7 +186,7 @@ export async function flush() {
           state = 'signed-out';
           break;
         }
-        if (response.status === 503) {
+        if (LATER.includes(response.status)) {
           state = 'away';
           break;
         }

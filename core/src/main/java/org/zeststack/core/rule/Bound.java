@@ -86,6 +86,11 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
         return least + " to " + greatestWords();
     }
 
+    /** Least to greatest, both of which it must have. */
+    public Range range() {
+        return new Range(least(), greatest(), unit);
+    }
+
     /** Between which figures a workshop may set its own. */
     public Range permitted() {
         return switch (unit) {
@@ -96,6 +101,9 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
             case "K" -> new Range(0, 20, "K");
             case "°" -> new Range(0, 45, "°");
             case "°C" -> new Range(0, 180, "°C");
+            case "K/min" -> new Range(1, 100, "K/min");
+            case "min" -> new Range(0.1, 600, "min");
+            case "h" -> new Range(0.1, 10_000, "h");
             case "weeks" -> new Range(0, 104, "weeks");
             default -> throw new IllegalStateException("bound " + code + " is in " + unit);
         };

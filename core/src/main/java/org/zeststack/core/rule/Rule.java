@@ -25,7 +25,8 @@ public record Rule(About about, String code, String looksAt, Basis basis, String
     public enum About {
         BAR("Bars"),
         BOX("Boxes"),
-        FORMULA("Formulas");
+        FORMULA("Formulas"),
+        BENCH("The bench");
 
         private final String words;
 
@@ -91,6 +92,18 @@ public record Rule(About about, String code, String looksAt, Basis basis, String
             throw new IllegalArgumentException("no rule " + code + " about " + about);
         }
         return rule;
+    }
+
+    /**
+     * One of the bounds that this rule judges by.
+     *
+     * @throws IllegalArgumentException where the table does not list it for this rule
+     */
+    public Bound bound(Bounds all, String code) {
+        if (!bounds.contains(code)) {
+            throw new IllegalArgumentException(this.code + " does not judge by " + code);
+        }
+        return all.of(code);
     }
 
     /** Where the rule stands, with those of its bounds that are a workshop's own. */

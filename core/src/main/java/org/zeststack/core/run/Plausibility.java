@@ -8,7 +8,7 @@ import org.zeststack.core.quantity.Fault;
 
 /**
  * Entries that are possible but not likely: ten times the planned mass, the weight of a whole mould for one cavity, more pieces than
- * were made, a bowl as hot as an oven. They are asked about, and written down when the person says so.
+ * were made. They are asked about, and written down when the person says so. What is read of pots and bowls: {@link ReadingRules}.
  *
  * <p>The bounds are common practice, no source: wide enough for a bad day, narrow enough for a slip of the comma or the unit.
  */
@@ -16,13 +16,7 @@ public final class Plausibility {
 
     private static final double MOST_TIMES_PLANNED = 3;
     private static final double MOST_TIMES_TARGET = 2;
-    private static final double MOST_COUVERTURE_CELSIUS = 55;
     private static final double SCALE_GRAMS = 0.5;
-
-    /** A pot's reading changes by no more than the second in a minute; the first is what readings scatter (our own choice). */
-    private static final double POT_KELVIN = 10;
-
-    private static final double POT_KELVIN_PER_MINUTE = 30;
 
     private final RunSheet sheet;
     private final BenchState state;
@@ -50,36 +44,6 @@ public final class Plausibility {
                     .flatMap(l -> apart("actualGrams", actual.grams(), l.grams(), l.mostGrams())));
         }
         return Optional.empty();
-    }
-
-    /**
-     * What to ask about a reading in a pot; empty where nothing: no ring and no cold bath changes it so far so soon.
-     *
-     * @param before what it read last
-     * @param minutes since then, in the pot's own time
-     */
-    public static Optional<Fault> doubtPot(double before, double minutes, double celsius) {
-        double may = POT_KELVIN + POT_KELVIN_PER_MINUTE * Math.max(0, minutes);
-        return Math.abs(celsius - before) <= may
-                ? Optional.empty()
-                : ask(
-                        "celsius",
-                        celsius,
-                        "It read %s °C %s min ago. Is it %s °C now?"
-                                .formatted(fixed(before, 1), fixed(Math.max(0, minutes), 1), plain(celsius)));
-    }
-
-    /** What to ask about a reading in a bowl of couverture; empty where nothing. */
-    public static Optional<Fault> doubtBowl(double celsius) {
-        if (celsius <= MOST_COUVERTURE_CELSIUS) {
-            return Optional.empty();
-        }
-        double meant = (celsius - 32) / 1.8;
-        return ask(
-                "celsius",
-                celsius,
-                "%s °C would scorch couverture. %s °F is %s °C: was it read in Fahrenheit?"
-                        .formatted(plain(celsius), plain(celsius), fixed(meant, 1)));
     }
 
     private Optional<Fault> finished(EntryBody.StepDone done) {

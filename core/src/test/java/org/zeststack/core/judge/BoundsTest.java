@@ -30,6 +30,7 @@ public class BoundsTest {
     private static Map<String, DoublePredicate> beyond() {
         Map<String, DoublePredicate> all = BarProbes.all();
         all.putAll(FormulaProbes.all());
+        all.putAll(BenchProbes.all());
         return all;
     }
 

@@ -144,26 +144,4 @@ public class PlausibilityTest {
         assertTrue(now.doubt(new EntryBody.Tally(Outcome.REJECTED, 4, "leak")).isEmpty());
         assertTrue(now.doubt(new EntryBody.Tally(Outcome.REJECTED, 5, "leak")).isPresent());
     }
-
-    @Test
-    public void aPotThatSpringsIsAskedAbout() {
-        assertTrue(Plausibility.doubtPot(112.4, 1, 72.4).isEmpty(), "forty kelvins in a minute");
-        assertTrue(Plausibility.doubtPot(112.4, 1, 72.3).isPresent());
-        assertTrue(Plausibility.doubtPot(112.4, 1, 152.4).isEmpty());
-        Fault fault = Plausibility.doubtPot(112.4, 0.5, 0.5).orElseThrow();
-        assertEquals(fault.field(), "celsius");
-        assertEquals(fault.message(), "It read 112.4 °C 0.5 min ago. Is it 0.5 °C now?");
-        assertTrue(Plausibility.doubtPot(112.4, -1, 122.4).isEmpty());
-        assertTrue(Plausibility.doubtPot(112.4, -1, 122.5).isPresent(), "a reading of earlier is no later one");
-    }
-
-    @Test
-    public void aBowlAsHotAsAnOvenWasReadInFahrenheit() {
-        assertTrue(Plausibility.doubtBowl(50).isEmpty());
-        assertTrue(Plausibility.doubtBowl(55).isEmpty());
-        Fault fault = Plausibility.doubtBowl(115).orElseThrow();
-        assertTrue(fault.message().contains("115 °F is 46.1 °C"), fault.message());
-        assertEquals(fault.field(), "celsius");
-        assertTrue(Plausibility.doubtBowl(55.1).isPresent());
-    }
 }

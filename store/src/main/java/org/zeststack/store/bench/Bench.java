@@ -138,6 +138,9 @@ public interface Bench {
      */
     Came addReadings(long series, List<Reading> readings, Instant now);
 
+    /** The last readings of a series before or at a moment, newest first, at most {@code most}. */
+    List<Reading> lastReadings(long series, Instant before, int most);
+
     /** All readings of a run's series by series, oldest first, in one query. */
     Map<Long, List<Reading>> readingsOf(long run);
 

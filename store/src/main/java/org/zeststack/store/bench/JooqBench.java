@@ -344,6 +344,17 @@ class JooqBench implements Bench {
     }
 
     @Override
+    public List<Reading> lastReadings(long series, Instant before, int most) {
+        return db.select(READING.KEY, READING.AT, READING.MILLI_DEGREES, READING.CONFIRMED)
+                .from(READING)
+                .where(READING.SERIES.eq(series))
+                .and(READING.AT.le(utc(before)))
+                .orderBy(READING.AT.desc(), READING.SEQUENCE.desc(), READING.KEY)
+                .limit(most)
+                .fetch(r -> new Reading(r.value1(), r.value2().toInstant(), r.value3(), r.value4()));
+    }
+
+    @Override
     public Map<Long, List<Reading>> readingsOf(long run) {
         return db.select(READING.SERIES, READING.KEY, READING.AT, READING.MILLI_DEGREES, READING.CONFIRMED)
                 .from(READING)

@@ -94,7 +94,7 @@ class ApiController {
 
     @GetMapping("/openapi.json")
     Map<String, Object> openApi() {
-        return OpenApi.describe(calculators.values());
+        return OpenApi.describe(calculators.values(), cooks.celsius().range());
     }
 
     /** Any other address or method below the interface. */

@@ -5,7 +5,8 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.zeststack.web.bench.ReadingBounds;
+import org.zeststack.core.quantity.Range;
+import org.zeststack.web.bench.ReadingDoor;
 
 /** The OpenAPI 3.1 description, made from the calculators' own fields so that it cannot disagree with them. */
 final class OpenApi {
@@ -15,14 +16,15 @@ final class OpenApi {
 
     private OpenApi() {}
 
-    static Map<String, Object> describe(Collection<Calculator> calculators) {
+    /** @param celsius what a thermometer may show */
+    static Map<String, Object> describe(Collection<Calculator> calculators, Range celsius) {
         Map<String, Object> paths = new LinkedHashMap<>();
         calculators.forEach(c -> paths.put("/api/v1" + c.path(), Map.of("post", operation(c))));
         paths.put("/api/v1/bar/assemble", Map.of("post", assemble()));
         paths.put("/api/v1/formula/parse", Map.of("post", parse()));
         paths.put("/api/v1/formula/scale", Map.of("post", scale()));
-        paths.put("/api/v1/cooks/{id}/readings", readings("cook", "pot"));
-        paths.put("/api/v1/tempers/{id}/readings", readings("tempering", "bowl"));
+        paths.put("/api/v1/cooks/{id}/readings", readings("cook", "pot", celsius));
+        paths.put("/api/v1/tempers/{id}/readings", readings("tempering", "bowl", celsius));
         paths.put("/api/v1/ingredients", Map.of("get", ingredients()));
         Map<String, Object> document = new LinkedHashMap<>();
         document.put("openapi", "3.1.0");
@@ -126,7 +128,7 @@ final class OpenApi {
                         "usableGrams", number)));
     }
 
-    private static Map<String, Object> readings(String of, String vessel) {
+    private static Map<String, Object> readings(String of, String vessel, Range celsius) {
         Map<String, Object> reading = new LinkedHashMap<>(object(Map.of(
                 "at", Map.of("type", "string", "format", "date-time"),
                 "celsius",
@@ -134,9 +136,9 @@ final class OpenApi {
                                 "type",
                                 "number",
                                 "minimum",
-                                ReadingBounds.CELSIUS.least(),
+                                celsius.least(),
                                 "maximum",
-                                ReadingBounds.CELSIUS.greatest(),
+                                celsius.greatest(),
                                 "description",
                                 "What the thermometer shows, °C"),
                 "key", Map.of("type", "string", "description", "Its own; sent again it counts once"))));
@@ -144,8 +146,16 @@ final class OpenApi {
         reading.put("required", List.of("at", "celsius", "key"));
         Map<String, Object> list = new LinkedHashMap<>(list(reading));
         list.put("minItems", 1);
-        list.put("maxItems", ReadingBounds.MOST);
-        Map<String, Object> request = new LinkedHashMap<>(object(Map.of("readings", list)));
+        list.put("maxItems", ReadingDoor.MOST);
+        Map<String, Object> request = new LinkedHashMap<>(object(Map.of(
+                "readings",
+                list,
+                "sure",
+                Map.of(
+                        "type",
+                        "boolean",
+                        "description",
+                        "Whether what is not likely is meant: a spring, couverture that would scorch"))));
         request.put("additionalProperties", false);
         request.put("required", List.of("readings"));
         Map<String, Object> whole = Map.of("type", "integer");

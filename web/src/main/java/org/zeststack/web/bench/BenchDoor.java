@@ -1,6 +1,7 @@
 package org.zeststack.web.bench;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -23,6 +24,7 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.Moments;
 import org.zeststack.core.run.Plausibility;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.workshop.Thermometer;
@@ -31,6 +33,7 @@ import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Devices;
 import org.zeststack.store.bench.EntryKind;
 import org.zeststack.store.bench.KeyTaken;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
@@ -47,31 +50,48 @@ class BenchDoor {
 
     private final Runs runs;
     private final Bench bench;
-    private final SeriesViews views;
+    private final ReadingDoor door;
+    private final OwnBounds own;
     private final WorkshopStore workshop;
     private final Devices devices;
     private final Clock clock;
 
-    BenchDoor(Runs runs, Bench bench, SeriesViews views, WorkshopStore workshop, Devices devices, Clock clock) {
+    BenchDoor(
+            Runs runs,
+            Bench bench,
+            ReadingDoor door,
+            OwnBounds own,
+            WorkshopStore workshop,
+            Devices devices,
+            Clock clock) {
         this.runs = runs;
         this.bench = bench;
-        this.views = views;
+        this.door = door;
+        this.own = own;
         this.workshop = workshop;
         this.devices = devices;
         this.clock = clock;
     }
 
-    /** What came of something sent. */
-    record Answer(String outcome, String message, List<Fault> faults) {
+    /**
+     * What came of something sent.
+     *
+     * @param clockOffSeconds what is asked: whether the clock behind it is ahead by so much; null where that is not asked
+     */
+    record Answer(String outcome, String message, List<Fault> faults, Long clockOffSeconds) {
 
         static ResponseEntity<Answer> of(HttpStatus status, String outcome, String message) {
-            return ResponseEntity.status(status).body(new Answer(outcome, message, List.of()));
+            return ResponseEntity.status(status).body(new Answer(outcome, message, List.of(), null));
         }
 
         /** Possible, but not likely: kept when it is sent again with {@code sure}. */
         static ResponseEntity<Answer> asked(Fault doubt) {
+            return clockAsked(doubt, null);
+        }
+
+        static ResponseEntity<Answer> clockAsked(Fault doubt, Long clockOffSeconds) {
             return ResponseEntity.unprocessableContent()
-                    .body(new Answer("question", "Not written down yet: is it so?", List.of(doubt)));
+                    .body(new Answer("question", "Not written down yet: is it so?", List.of(doubt), clockOffSeconds));
         }
 
         /** Entries belong to who wrote them, whoever is signed in when they are sent. */
@@ -83,7 +103,11 @@ class BenchDoor {
         }
 
         static ResponseEntity<Answer> faulty(FormInput form) {
-            return ResponseEntity.unprocessableContent().body(new Answer("faulty", "Not written down.", form.faults()));
+            return faulty(form.faults(), "Not written down.");
+        }
+
+        static ResponseEntity<Answer> faulty(List<Fault> faults, String message) {
+            return ResponseEntity.unprocessableContent().body(new Answer("faulty", message, faults, null));
         }
     }
 
@@ -163,10 +187,17 @@ class BenchDoor {
             return Answer.faulty(form);
         }
         Instant now = clock.instant();
+        Moments moments = new Moments(own.bounds());
+        if (sent.at() != null && !moments.ahead(sent.at(), now)) {
+            moments.refusedEntry(sent.at(), now).ifPresent(form::add);
+        }
+        if (form.faulty()) {
+            return Answer.faulty(form);
+        }
+        Optional<Fault> asked = isSure(form) || sent.at() == null ? Optional.empty() : doubt(sent.at(), now, moments);
         Optional<Fault> doubt = isSure(form)
                 ? Optional.empty()
-                : ReadingBounds.doubt(sent.at(), now)
-                        .or(() -> new Plausibility(sheet, BenchState.of(sheet, bench.entries(id))).doubt(body.get()));
+                : asked.or(() -> new Plausibility(sheet, BenchState.of(sheet, bench.entries(id))).doubt(body.get()));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }
@@ -175,7 +206,7 @@ class BenchDoor {
                 body.get(),
                 word(sent.component()),
                 word(sent.device()),
-                ReadingBounds.notAhead(sent.at(), now),
+                asOf(sent.at(), now, moments),
                 sent.corrects());
         return switch (bench.append(id, entry, me.name(), now)) {
             case ACCEPTED -> {
@@ -278,40 +309,61 @@ class BenchDoor {
         if (isAnothers(sent.by(), me)) {
             return Answer.anothers(sent.by());
         }
-        Instant now = clock.instant();
-        List<Bench.Reading> readings = new ArrayList<>();
+        Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
+        List<SentReading> readings = sent.readings() == null ? List.of() : sent.readings();
         FormInput all = FormInput.of(Map.of());
-        List<SentReading> given = sent.readings() == null ? List.of() : sent.readings();
-        if (given.isEmpty() || given.size() > ReadingBounds.MOST) {
+        if (readings.isEmpty() || readings.size() > ReadingDoor.MOST || readings.contains(null)) {
             all.add(Fault.of(
-                    "readings", String.valueOf(given.size()), "Send 1 to " + ReadingBounds.MOST + " readings."));
-        }
-        for (SentReading one : given) {
-            FormInput form = FormInput.of(Map.of("celsius", one.celsius() == null ? "" : one.celsius()));
-            double celsius = form.celsius("celsius", ReadingBounds.CELSIUS);
-            all.addAll(form.faults());
-            readings.add(new Bench.Reading(
-                    one.key(),
-                    ReadingBounds.notAhead(one.at(), now),
-                    (int) Math.round(celsius * 1000),
-                    Boolean.TRUE.equals(one.confirmed())));
-        }
-        if (all.faulty() || readings.stream().anyMatch(r -> r.key() == null)) {
+                    "readings", String.valueOf(readings.size()), "Send 1 to " + ReadingDoor.MOST + " readings."));
             return Answer.faulty(all);
         }
-        Optional<Fault> doubt = Boolean.TRUE.equals(sent.sure())
-                ? Optional.empty()
-                : given.stream()
-                        .flatMap(one -> ReadingBounds.doubt(one.at(), now).stream())
-                        .findFirst()
-                        .or(() -> doubt(series, readings, now));
-        if (doubt.isPresent()) {
-            return Answer.asked(doubt.get());
+        Instant now = clock.instant();
+        Moments moments = new Moments(own.bounds());
+        boolean sure = Boolean.TRUE.equals(sent.sure());
+        List<ReadingDoor.Given> given = new ArrayList<>();
+        for (SentReading one : readings) {
+            FormInput form = FormInput.of(Map.of("celsius", one.celsius() == null ? "" : one.celsius()));
+            double celsius = form.celsius("celsius", door.celsius());
+            if (one.key() == null) {
+                form.add(Fault.of("key", "", "A reading needs a key."));
+            }
+            all.addAll(form.faults());
+            Optional<Fault> doubt = sure || one.at() == null ? Optional.empty() : doubt(one.at(), now, moments);
+            if (doubt.isPresent()) {
+                return Answer.asked(doubt.get());
+            }
+            given.add(new ReadingDoor.Given(
+                    one.key(), asOf(one.at(), now, moments), celsius, Boolean.TRUE.equals(one.confirmed())));
         }
-        return taken(bench.addReadings(series, readings, now));
+        return all.faulty() ? Answer.faulty(all) : answered(door.take(of, given, sure), "celsius");
     }
 
-    private static ResponseEntity<Answer> taken(Bench.Came came) {
+    /** What is to be asked of the time that a device tells of something written down. */
+    private static Optional<Fault> doubt(Instant at, Instant now, Moments moments) {
+        return moments.ahead(at, now)
+                ? moments.refusedEntry(at, now)
+                        .map(f -> Fault.of("at", f.given(), f.message() + " Shall it be written down as of now?"))
+                : moments.asked(at, now);
+    }
+
+    /** Null, for now, where whoever wrote it said so of a clock that is ahead. */
+    private static Instant asOf(Instant at, Instant now, Moments moments) {
+        return at == null || moments.ahead(at, now) ? null : at;
+    }
+
+    /** @param field beside which faults are told */
+    private static ResponseEntity<Answer> answered(ReadingDoor.Taken taken, String field) {
+        if (taken.doubt().isPresent()) {
+            return Answer.asked(taken.doubt().get().fault());
+        }
+        if (!taken.faults().isEmpty()) {
+            return Answer.faulty(
+                    taken.faults().stream().map(t -> t.fault().at(field)).toList(), "Not written down.");
+        }
+        return came(taken.came());
+    }
+
+    private static ResponseEntity<Answer> came(Bench.Came came) {
         if (came.refused() > 0 && came.accepted() + came.known() == 0) {
             return Answer.of(HttpStatus.GONE, "refused", "This was read after its series had ended.");
         }
@@ -319,41 +371,58 @@ class BenchDoor {
         return Answer.of(HttpStatus.CREATED, "accepted", came.accepted() + " new" + after);
     }
 
-    /** Lines of a logger. */
-    record SentLog(String text) {}
+    /**
+     * Lines of a logger.
+     *
+     * @param sure whether the person stands by what was asked about
+     * @param clockOffSeconds how far the logger's clock is ahead, as the person agreed to; null where it is right
+     */
+    record SentLog(String text, Boolean sure, Long clockOffSeconds) {}
 
     @PostMapping("/bench/series/{series}/logger")
     ResponseEntity<Answer> logger(@PathVariable long series, @RequestBody SentLog sent) {
         Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
         Faults faults = new Faults();
-        List<Bench.Reading> readings =
-                LoggerLines.read(sent.text() == null ? "" : sent.text(), of.startedAt(), clock.instant(), faults);
+        List<LoggerLines.Line> lines =
+                LoggerLines.read(sent.text() == null ? "" : sent.text(), of.startedAt(), door.celsius(), faults);
         if (!faults.isEmpty()) {
-            return ResponseEntity.unprocessableContent()
-                    .body(new Answer("faulty", "Nothing was taken in.", faults.list()));
+            return Answer.faulty(faults.list(), "Nothing was taken in.");
         }
-        return taken(bench.addReadings(series, readings, clock.instant()));
+        Duration off = Duration.ofSeconds(sent.clockOffSeconds() == null ? 0 : sent.clockOffSeconds());
+        List<ReadingDoor.Given> given =
+                lines.stream().map(line -> line.given(off)).toList();
+        ReadingDoor.Taken taken = door.take(of, given, Boolean.TRUE.equals(sent.sure()));
+        if (taken.came() != null) {
+            return came(taken.came());
+        }
+        if (taken.doubt().isEmpty()) {
+            return Answer.faulty(
+                    taken.faults().stream().map(t -> ofLine(lines, t)).toList(), "Nothing was taken in.");
+        }
+        Fault asked = ofLine(lines, taken.doubt().get());
+        if (taken.clockOff() == null) {
+            return Answer.asked(asked);
+        }
+        String apart = Moments.words(taken.clockOff().abs());
+        String clock = " If the logger's clock is %s %s, its %d readings are taken in %s %s."
+                .formatted(
+                        apart,
+                        taken.clockOff().isNegative() ? "slow" : "fast",
+                        lines.size(),
+                        apart,
+                        taken.clockOff().isNegative() ? "later" : "earlier");
+        return Answer.clockAsked(
+                Fault.of("text", asked.given(), asked.message() + clock),
+                taken.clockOff().toSeconds());
     }
 
-    /** A single reading may be a slip; what an instrument sends by the dozen is taken as it is. */
-    private Optional<Fault> doubt(long series, List<Bench.Reading> readings, Instant now) {
-        if (readings.size() != 1) {
-            return Optional.empty();
-        }
-        Bench.Reading reading = readings.get(0);
-        return bench.series(series)
-                .flatMap(of -> of.kind() == Bench.SeriesKind.TEMPER
-                        ? Plausibility.doubtBowl(reading.celsius())
-                        : doubt(of, reading, now));
-    }
-
-    private Optional<Fault> doubt(Bench.Series of, Bench.Reading reading, Instant now) {
-        Instant at = reading.at() == null ? now : reading.at();
-        RunSheet sheet = runs.find(of.run()).flatMap(Run::sheet).orElseThrow();
-        return views.pot(sheet, BenchState.of(sheet, bench.entries(of.run())), of)
-                .flatMap(FollowedPot::lastSure)
-                .flatMap(last -> Plausibility.doubtPot(
-                        last.celsius(), of.ownSeconds(at) / 60 - last.minute(), reading.celsius()));
+    private static Fault ofLine(List<LoggerLines.Line> lines, ReadingDoor.Told told) {
+        return Fault.of(
+                "text",
+                told.fault().given(),
+                "Line %d: %s"
+                        .formatted(
+                                lines.get(told.number()).number(), told.fault().message()));
     }
 
     @PostMapping("/bench/series/{series}/end")

@@ -15,7 +15,7 @@ import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.DegreesText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
-import org.zeststack.store.bench.Bench;
+import org.zeststack.core.quantity.Range;
 
 /**
  * Reads the lines of a logger: a moment and a temperature, parted by a comma, semicolon or tab. The moment is in seconds from the first
@@ -24,14 +24,36 @@ import org.zeststack.store.bench.Bench;
 public final class LoggerLines {
 
     static final int MOST_LINES = 10_000;
+    /** Lines have some ten characters; what is longer is judged before it is looked into. */
+    static final int MOST_CHARACTERS = 60 * MOST_LINES;
 
     private static final int MOST_TOLD = 5;
+    private static final int SHOWN = 60;
     private static final double LONGEST_SECONDS = 86_400;
+    /** What clocks of our time say; anything else is no moment. */
+    private static final Instant EARLIEST = Instant.parse("1970-01-01T00:00:00Z");
+
+    private static final Instant LATEST = Instant.parse("2200-01-01T00:00:00Z");
 
     private LoggerLines() {}
 
-    /** The readings; faults name line and value. */
-    static List<Bench.Reading> read(String text, Instant startedAt, Instant now, Faults faults) {
+    /** A line that says something, by its number in the text. */
+    record Line(int number, Instant at, double celsius) {
+
+        /** The reading, by a clock that is ahead by so much. The same line is the same reading, whatever its clock is thought to be. */
+        ReadingDoor.Given given(Duration ahead) {
+            UUID key = UUID.nameUUIDFromBytes((at + " " + Math.round(1000 * celsius)).getBytes(StandardCharsets.UTF_8));
+            return new ReadingDoor.Given(key, at.minus(ahead), celsius, false);
+        }
+    }
+
+    /** The lines; faults name line and value. */
+    static List<Line> read(String text, Instant startedAt, Range celsius, Faults faults) {
+        if (text.length() > MOST_CHARACTERS) {
+            faults.add(Fault.of(
+                    "text", "", "%d characters; at most %d are read.".formatted(text.length(), MOST_CHARACTERS)));
+            return List.of();
+        }
         List<String> lines =
                 text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
         if (lines.isEmpty() || lines.size() > MOST_LINES) {
@@ -39,34 +61,35 @@ public final class LoggerLines {
             faults.add(Fault.of("text", String.valueOf(lines.size()), message));
             return List.of();
         }
-        List<Bench.Reading> readings = new ArrayList<>();
+        List<Line> read = new ArrayList<>();
         int told = 0;
-        for (int i = head(lines.get(0)) ? 1 : 0; i < lines.size(); i++) {
-            Bench.Reading reading = reading(lines.get(i), startedAt, now);
-            if (reading != null) {
-                readings.add(reading);
-            } else if (told++ < MOST_TOLD) {
+        for (int i = head(lines.get(0)) ? 1 : 0; i < lines.size() && told < MOST_TOLD; i++) {
+            Line line = line(i + 1, lines.get(i), startedAt, celsius);
+            if (line != null) {
+                read.add(line);
+            } else {
+                told++;
                 String shown =
-                        lines.get(i).substring(0, Math.min(60, lines.get(i).length()));
+                        lines.get(i).substring(0, Math.min(SHOWN, lines.get(i).length()));
                 faults.add(Fault.of(
                         "text",
                         shown,
-                        "Line %d, “%s”: needs a moment and %s, for example 35,102.4."
-                                .formatted(i + 1, shown, ReadingBounds.CELSIUS.inWords())));
+                        "Line %d, \u201c%s\u201d: needs a moment and %s, for example 35,102.4."
+                                .formatted(i + 1, shown, celsius.inWords())));
             }
         }
-        if (readings.isEmpty() && told == 0) {
+        if (read.isEmpty() && told == 0) {
             faults.add(Fault.of("text", "", "There is no reading below the head."));
         }
-        return readings;
+        return read;
     }
 
     /** Temperatures by second from the first line on, with no cook to belong to. */
-    public static Map<Double, Double> celsiusBySecond(String text, Faults faults) {
-        List<Bench.Reading> readings = read(text, Instant.EPOCH, Instant.MAX.minus(Duration.ofDays(1)), faults);
+    public static Map<Double, Double> celsiusBySecond(String text, Range range, Faults faults) {
+        List<Line> lines = read(text, Instant.EPOCH, range, faults);
         Map<Double, Double> celsius = new LinkedHashMap<>();
-        Instant first = readings.isEmpty() ? Instant.EPOCH : readings.get(0).at();
-        readings.forEach(r -> celsius.put(Duration.between(first, r.at()).toMillis() / 1000.0, r.celsius()));
+        Instant first = lines.isEmpty() ? Instant.EPOCH : lines.get(0).at();
+        lines.forEach(line -> celsius.put(Duration.between(first, line.at()).toMillis() / 1000.0, line.celsius()));
         return celsius;
     }
 
@@ -74,20 +97,16 @@ public final class LoggerLines {
         return line.chars().noneMatch(Character::isDigit);
     }
 
-    private static Bench.Reading reading(String line, Instant startedAt, Instant now) {
+    private static Line line(int number, String line, Instant startedAt, Range range) {
         String[] cells = cells(line);
         if (cells.length != 2) {
             return null;
         }
         Instant at = moment(cells[0], startedAt);
         OptionalDouble celsius = DegreesText.parse(cells[1]);
-        if (at == null || celsius.isEmpty() || !ReadingBounds.CELSIUS.holds(celsius.getAsDouble())) {
-            return null;
-        }
-        int milli = (int) Math.round(celsius.getAsDouble() * 1000);
-        Instant kept = ReadingBounds.notAhead(at, now);
-        UUID key = UUID.nameUUIDFromBytes((at + " " + milli).getBytes(StandardCharsets.UTF_8));
-        return new Bench.Reading(key, kept, milli, false);
+        return at == null || celsius.isEmpty() || !range.holds(celsius.getAsDouble())
+                ? null
+                : new Line(number, at, celsius.getAsDouble());
     }
 
     /** Parted by tabs or semicolons, in which numbers may have a decimal comma, or else by a comma. */
@@ -111,9 +130,10 @@ public final class LoggerLines {
             return s >= 0 && s <= LONGEST_SECONDS ? startedAt.plusMillis(Math.round(1000 * s)) : null;
         }
         try {
-            return text.length() > 40
+            Instant at = text.length() > 40
                     ? null
                     : OffsetDateTime.parse(text.replace(' ', 'T')).toInstant();
+            return at == null || at.isBefore(EARLIEST) || at.isAfter(LATEST) ? null : at;
         } catch (DateTimeException e) {
             return null;
         }

@@ -27,7 +27,7 @@ class PlainWriting {
 
     /** Fields that say of what an entry is; they are sent again as they are. */
     private static final Set<String> OF_WHAT =
-            Set.of("component", "layer", "step", "ingredient", "sign", "outcome", "photo", "sure");
+            Set.of("component", "layer", "step", "ingredient", "sign", "outcome", "photo", "sure", "clockOffSeconds");
 
     private final BenchDoor door;
 
@@ -91,11 +91,21 @@ class PlainWriting {
             @PathVariable long id,
             @PathVariable long series,
             @RequestParam(defaultValue = "") String text,
+            @RequestParam(required = false) Long clockOffSeconds,
+            @RequestParam(defaultValue = "") String sure,
             @RequestParam(defaultValue = "") String from,
             Model model,
             HttpServletResponse response) {
-        ResponseEntity<BenchDoor.Answer> answer = door.logger(series, new BenchDoor.SentLog(text));
-        return answered(id, from, answer, Map.of("text", text), model, response);
+        ResponseEntity<BenchDoor.Answer> answer =
+                door.logger(series, new BenchDoor.SentLog(text, sure.equals("yes"), clockOffSeconds));
+        Map<String, String> fields = new TreeMap<>(Map.of("text", text));
+        Long off = answer.getBody().clockOffSeconds() == null
+                ? clockOffSeconds
+                : answer.getBody().clockOffSeconds();
+        if (off != null) {
+            fields.put("clockOffSeconds", off.toString());
+        }
+        return answered(id, from, answer, fields, model, response);
     }
 
     private static Map<String, String> fields(Map<String, String> typed) {

@@ -124,12 +124,14 @@ class SimulatedDevices {
 
     private final Bench bench;
     private final Runs runs;
+    private final ReadingDoor door;
     private final Clock clock;
     private final Map<Long, Source> devices = new ConcurrentHashMap<>();
 
-    SimulatedDevices(Bench bench, Runs runs, Clock clock) {
+    SimulatedDevices(Bench bench, Runs runs, ReadingDoor door, Clock clock) {
         this.bench = bench;
         this.runs = runs;
+        this.door = door;
         this.clock = clock;
     }
 
@@ -160,9 +162,10 @@ class SimulatedDevices {
             return;
         }
         UUID key = UUID.nameUUIDFromBytes(("simulated " + series.id() + " " + number).getBytes(StandardCharsets.UTF_8));
-        var one = new Bench.Reading(key, at, (int) Math.round(reading.getAsDouble() * 10) * 100, false);
+        double shown = Math.round(reading.getAsDouble() * 10) / 10.0;
         try {
-            bench.addReadings(series.id(), List.of(one), at);
+            // Whoever simulates steam at a probe stands by what it shows.
+            door.take(series, List.of(new ReadingDoor.Given(key, at, shown, false)), true);
         } catch (KeyTaken another) {
             // Another instance read this one a moment earlier.
         }

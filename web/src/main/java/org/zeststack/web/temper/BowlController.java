@@ -37,6 +37,7 @@ import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.temper.Thickness;
 import org.zeststack.core.temper.Untempered;
 import org.zeststack.web.bench.LoggerLines;
+import org.zeststack.web.bench.ReadingDoor;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.temper.Couvertures.Couverture;
@@ -49,9 +50,11 @@ class BowlController {
     private static final Range PIECES = new Range(1, 100_000, "pieces");
 
     private final Couvertures couvertures;
+    private final ReadingDoor door;
 
-    BowlController(Couvertures couvertures) {
+    BowlController(Couvertures couvertures, ReadingDoor door) {
         this.couvertures = couvertures;
+        this.door = door;
     }
 
     /** What is typed over what stands there at first; what was emptied stays empty. */
@@ -373,9 +376,11 @@ class BowlController {
             throws IOException {
         boolean sent = file != null && !file.isEmpty();
         String lines = sent ? new String(file.getBytes(), StandardCharsets.UTF_8) : text;
-        FormInput form = form(Map.of("text", lines));
+        FormInput form = form(Map.of());
+        // A file is longer than what anybody types, and its own reader judges how long it may be.
+        form.typed().put("text", lines);
         Faults faults = new Faults();
-        Map<Double, Double> readings = new TreeMap<>(LoggerLines.celsiusBySecond(lines, faults));
+        Map<Double, Double> readings = new TreeMap<>(LoggerLines.celsiusBySecond(lines, door.celsius(), faults));
         form.addAll(faults.list());
         if (!form.faulty()) {
             try {

@@ -1,0 +1,56 @@
+package org.zeststack.core.judge;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.DoublePredicate;
+import org.zeststack.core.run.Moments;
+import org.zeststack.core.run.ReadingRules;
+import org.zeststack.core.run.ReadingRules.Kind;
+import org.zeststack.core.run.ReadingRules.Seen;
+import org.zeststack.core.stack.Bars;
+
+/** Readings and times that lie beyond a bound. */
+final class BenchProbes {
+
+    private static final Instant NOW = Instant.parse("2026-11-27T08:00:00Z");
+
+    private BenchProbes() {}
+
+    /** By code: whether a figure is beyond the bound. */
+    static Map<String, DoublePredicate> all() {
+        Map<String, DoublePredicate> all = new HashMap<>();
+        all.put("reading", celsius -> !rules().celsius().holds(celsius));
+        all.put("clock-ahead", minutes -> moments().ahead(ago(-minutes / 60), NOW));
+        all.put("clock-off", hours -> !moments().mayBeOff(Duration.between(ago(hours), NOW)));
+        all.put("reading-age", hours -> moments().refused(ago(hours), NOW, NOW).isPresent());
+        all.put("entry-age", hours -> moments().refusedEntry(ago(hours), NOW).isPresent());
+        all.put("entry-asked", hours -> moments().asked(ago(hours), NOW).isPresent());
+        all.put("pot-springs", kelvin -> doubted(0, kelvin));
+        all.put(
+                "pot-climbs",
+                kelvin -> doubted(2, Bars.judgedBy.of("pot-springs").greatest() + 2 * kelvin));
+        all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
+                .isPresent());
+        return all;
+    }
+
+    private static Instant ago(double hours) {
+        return NOW.minusMillis(Math.round(3_600_000 * hours));
+    }
+
+    private static boolean doubted(double minutes, double kelvin) {
+        return rules().doubt(Kind.POT, List.of(new Seen(5, 60)), new Seen(5 + minutes, 60 + kelvin))
+                .isPresent();
+    }
+
+    private static ReadingRules rules() {
+        return new ReadingRules(Bars.judgedBy);
+    }
+
+    private static Moments moments() {
+        return new Moments(Bars.judgedBy);
+    }
+}
