@@ -140,6 +140,42 @@ public class SecurityTest extends WithDemo {
         }
     }
 
+    /** Characters that nobody sees and no database keeps are none of a name: they give no other count, and no fault of the server. */
+    @Test
+    public void namesAreCountedAsTheyAreCompared() throws Exception {
+        try (TestApp demo = TestApp.demo()) {
+            Visitor guesser = new Visitor(demo.url());
+            String csrf = guesser.csrf();
+            String to = "";
+            for (String name : new String[] {"teo", "te\u0001o", "TEO", "teo\u0000", "\u202eteo", "t\u0000e\u0000o"}) {
+                HttpResponse<String> answer =
+                        guesser.post("/sign-in", Map.of("username", name, "password", "guess", "_csrf", csrf));
+                assertEquals(answer.statusCode(), 302, name);
+                to = answer.headers().firstValue("Location").orElse("");
+            }
+            assertTrue(to.endsWith("/sign-in?wait=5"), to);
+        }
+    }
+
+    @Test
+    public void guessingAtAnOpenPageIsSlowedDownToo() throws Exception {
+        try (TestApp demo = TestApp.demo()) {
+            Visitor teo = new Visitor(demo.url()).signIn("teo", "lantern-harbour");
+            String csrf = teo.csrf();
+            Map<String, String> wrong =
+                    Map.of("current", "guess", "password", "another-long-harbour-word", "_csrf", csrf);
+            for (int i = 0; i < 5; i++) {
+                assertTrue(teo.post("/account/password", wrong).body().contains("That is not your password now."));
+            }
+            Map<String, String> right =
+                    Map.of("current", "lantern-harbour", "password", "another-long-harbour-word", "_csrf", csrf);
+            HttpResponse<String> answer = teo.post("/account/password", right);
+            assertTrue(answer.body().contains("Too many wrong ones: try again in 5 s."), answer.body());
+            Visitor again = new Visitor(demo.url()).signIn("teo", "lantern-harbour");
+            assertEquals(again.get("/bars").statusCode(), 200, "it keeps nobody out at the door");
+        }
+    }
+
     @Test
     public void theLastAccessIsWrittenOnceAMinuteAndSigningOutAtOnce() throws Exception {
         try (TestApp demo = TestApp.demo()) {

@@ -1,6 +1,5 @@
 package org.zeststack.core.run;
 
-import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;

@@ -13,6 +13,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.IntFunction;
 import java.util.stream.Stream;
 import org.jooq.Condition;
@@ -61,8 +62,38 @@ class JooqPeople implements People {
     }
 
     @Override
-    public void setActive(long id, boolean active) {
-        db.update(PERSON).set(PERSON.ACTIVE, active).where(PERSON.ID.eq(id)).execute();
+    public boolean setActive(long id, boolean active) {
+        return keepingAnOwner(dsl -> dsl.update(PERSON)
+                .set(PERSON.ACTIVE, active)
+                .where(PERSON.ID.eq(id))
+                .execute());
+    }
+
+    /** Changes somebody, one after the other, and takes it back where nobody is left who owns the workshop. */
+    private boolean keepingAnOwner(Consumer<DSLContext> change) {
+        try {
+            db.transaction(tx -> {
+                DSLContext dsl = tx.dsl();
+                dsl.select(PERSON.ID)
+                        .from(PERSON)
+                        .orderBy(PERSON.ID)
+                        .forUpdate()
+                        .fetch();
+                change.accept(dsl);
+                if (!dsl.fetchExists(PERSON, PERSON.ROLE.eq(Role.OWNER.name()).and(PERSON.ACTIVE))) {
+                    throw new OwnerNeeded();
+                }
+            });
+            return true;
+        } catch (OwnerNeeded last) {
+            return false;
+        }
+    }
+
+    private static final class OwnerNeeded extends RuntimeException {
+        private OwnerNeeded() {
+            super("a workshop keeps an owner");
+        }
     }
 
     @Override
@@ -74,8 +105,11 @@ class JooqPeople implements People {
     }
 
     @Override
-    public void setRole(long id, Role role) {
-        db.update(PERSON).set(PERSON.ROLE, role.name()).where(PERSON.ID.eq(id)).execute();
+    public boolean setRole(long id, Role role) {
+        return keepingAnOwner(dsl -> dsl.update(PERSON)
+                .set(PERSON.ROLE, role.name())
+                .where(PERSON.ID.eq(id))
+                .execute());
     }
 
     @Override

@@ -19,12 +19,21 @@ public interface People {
 
     boolean none();
 
-    /** Lets a person in or keeps them out. */
-    void setActive(long id, boolean active);
+    /**
+     * Lets a person in or keeps them out.
+     *
+     * @return false, and nothing is changed, where nobody would be left who owns the workshop
+     */
+    boolean setActive(long id, boolean active);
 
     void setPassword(long id, String passwordHash);
 
-    void setRole(long id, Role role);
+    /**
+     * Gives a person another role.
+     *
+     * @return false, and nothing is changed, where nobody would be left who owns the workshop
+     */
+    boolean setRole(long id, Role role);
 
     /**
      * One try to sign in.

@@ -221,6 +221,38 @@ public class JooqBenchTest {
     }
 
     @Test
+    public void noEntryCorrectsAnotherRuns() {
+        NewEntry here = entry(1, good(5), null);
+        bench.append(run, here, "Ada", NOW);
+        long other = TestRuns.planned(db);
+        assertTrue(runs.start(other, TestRun.sheet(), NOW));
+        assertEquals(bench.append(other, entry(2, new EntryBody.Undo(), here.key()), "Ada", NOW), Outcome.REFUSED);
+        assertTrue(bench.entries(other).isEmpty());
+        assertEquals(bench.append(run, entry(2, new EntryBody.Undo(), here.key()), "Ada", NOW), Outcome.ACCEPTED);
+    }
+
+    @Test
+    public void theLastReadingsAreOfTheirOwnSeriesAndNewestFirst() {
+        Series first = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow();
+        for (int second : new int[] {3, 1, 2, 9}) {
+            bench.addReadings(
+                    first.id(),
+                    List.of(new Reading(new UUID(5, second), NOW.plusSeconds(second), 1000 * second, false)),
+                    NOW);
+        }
+        Series other = bench.startSeries(
+                        run, TestRun.CARAMEL, new UUID(1, 2), SeriesKind.COOK, "", 1, NOW.plusSeconds(10))
+                .orElseThrow();
+        bench.addReadings(other.id(), List.of(new Reading(new UUID(6, 1), NOW.plusSeconds(4), 7000, false)), NOW);
+        assertEquals(
+                bench.lastReadings(first.id(), NOW.plusSeconds(3), 2).stream()
+                        .map(Reading::celsius)
+                        .toList(),
+                List.of(3.0, 2.0));
+    }
+
+    @Test
     public void entriesFromManyHandsTakeDistinctNumbers() throws Exception {
         ExecutorService hands = Executors.newFixedThreadPool(4);
         List<Callable<Outcome>> work = new ArrayList<>();
@@ -325,6 +357,16 @@ public class JooqBenchTest {
                 bench.cooksOver(formula, false, all, 50).stream().noneMatch(s -> s.id() == second),
                 "a second pot is another pot");
         assertTrue(bench.cooksOver(formula + 1000, false, all, 50).isEmpty());
+    }
+
+    @Test
+    public void aSecondCookDoesNotChangeWhenTheFirstEnded() {
+        Series first = bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 1), SeriesKind.COOK, "", 1, NOW)
+                .orElseThrow();
+        bench.endSeries(first.id(), NOW.plusSeconds(60));
+        bench.startSeries(run, TestRun.CARAMEL, new UUID(1, 2), SeriesKind.COOK, "", 1, NOW.plusSeconds(600));
+        bench.endSeries(first.id(), NOW.plusSeconds(700));
+        assertEquals(bench.series(first.id()).orElseThrow().endedAt(), NOW.plusSeconds(60));
     }
 
     @Test

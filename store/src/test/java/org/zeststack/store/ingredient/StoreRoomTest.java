@@ -194,6 +194,9 @@ public class StoreRoomTest {
         Lot later = new Lot("new", "Any", DAY.plusDays(3), null, 3.0, Map.of(), 42, null, false, "");
         long id = lots.add("dextrose", later, Lots.Move.RECEIVED, 20, UUID.randomUUID(), STAMP);
         assertEquals(lots.pricePerKg().get("dextrose"), 3.0);
+        // Written down last, but received before it: the price is of the other.
+        lots.add("dextrose", lot("found again", 9.0, null), Lots.Move.RECEIVED, 0, UUID.randomUUID(), STAMP);
+        assertEquals(lots.pricePerKg().get("dextrose"), 3.0);
         assertEquals(lots.gramsByIngredient().get("dextrose"), 30.0);
         lots.save(id, lot("new", 4.0, 0.12), 0, STAMP);
         expectThrows(StaleEdit.class, () -> lots.save(id, lot("new", 5.0, null), 0, STAMP));

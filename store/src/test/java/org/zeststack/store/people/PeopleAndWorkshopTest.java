@@ -1,5 +1,6 @@
 package org.zeststack.store.people;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
@@ -9,10 +10,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.List;
+import java.util.Set;
+import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.IntFunction;
 import org.jooq.DSLContext;
+import org.jooq.impl.DSL;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.cavity.TaperedCavity;
@@ -30,13 +35,14 @@ public class PeopleAndWorkshopTest {
     private static final Instant NOW = Instant.parse("2026-03-01T08:00:00Z");
     private static final Stamp STAMP = new Stamp("Ada", NOW);
 
+    private DSLContext db;
     private People people;
     private Tokens tokens;
     private WorkshopStore workshop;
 
     @BeforeClass
     public void open() {
-        DSLContext db = TestDatabase.fresh().dsl();
+        db = TestDatabase.fresh().dsl();
         people = new JooqPeople(db);
         tokens = new JooqTokens(db);
         workshop = TestWorkshop.of(db);
@@ -45,6 +51,7 @@ public class PeopleAndWorkshopTest {
     @Test
     public void aLoginIsTakenOnce() {
         assertTrue(people.add("ada", "Ada", "hash", Role.OWNER, NOW));
+        assertTrue(people.add("bea", "Bea", "hash", Role.OWNER, NOW));
         assertFalse(people.add("ada", "Another", "hash", Role.VIEWER, NOW));
         Person ada = people.find("ada").orElseThrow();
         assertEquals(ada.role(), Role.OWNER);
@@ -100,6 +107,73 @@ public class PeopleAndWorkshopTest {
         assertEquals(tried("bo", "10.9.9.7", device, 305), Duration.ZERO);
         assertEquals(
                 tried("z", "10.9.9.7", null, 306), Duration.ZERO, "tries of a known device are none of its address");
+    }
+
+    @Test
+    public void failuresCountForTheirWholeWindow() {
+        Duration window = Duration.ofHours(1);
+        Duration hours = Duration.ofHours(20);
+        People.Waits long1 = new People.Waits() {
+            @Override
+            public Duration ofAccount(int failures) {
+                return failures < 2 ? Duration.ZERO : hours;
+            }
+
+            @Override
+            public Duration ofAddress(int failures) {
+                return Duration.ZERO;
+            }
+        };
+        IntFunction<Duration> tried = second ->
+                people.mayTry(new People.Try("wim", "10.3.0.1", null, NOW.plusSeconds(second)), window, long1);
+        assertEquals(tried.apply(0), Duration.ZERO);
+        assertEquals(tried.apply(1), Duration.ZERO);
+        people.mayTry(new People.Try("another", "10.3.0.2", null, NOW.plusSeconds(3500)), window, long1);
+        assertTrue(tried.apply(3599).compareTo(Duration.ZERO) > 0, "both are in the window");
+        assertEquals(tried.apply(3601), Duration.ZERO, "the first one is no longer");
+    }
+
+    @Test
+    public void aSessionThatEndedIsNotThere() {
+        String sql = "insert into spring_session (primary_id, session_id, creation_time, last_access_time,"
+                + " max_inactive_interval, expiry_time) values ({0}, {0}, 0, 0, 60, {1})";
+        long now = NOW.toEpochMilli();
+        List<String> ids = List.of("stays", "ends", "never").stream()
+                .map(name -> UUID.nameUUIDFromBytes(name.getBytes(UTF_8)).toString())
+                .toList();
+        db.execute(sql, DSL.val(ids.get(0)), DSL.val(now + 1));
+        db.execute(sql, DSL.val(ids.get(1)), DSL.val(now));
+        assertEquals(people.sessionsThere(ids, NOW), Set.of(ids.get(0)));
+    }
+
+    @Test
+    public void aWorkshopKeepsAnOwner() throws Exception {
+        db.execute("update person set role = 'BENCH'");
+        people.add("one", "One", "x", Role.OWNER, NOW);
+        people.add("two", "Two", "x", Role.OWNER, NOW);
+        long one = people.find("one").orElseThrow().id();
+        long two = people.find("two").orElseThrow().id();
+        ExecutorService hands = Executors.newFixedThreadPool(2);
+        for (int i = 0; i < 20; i++) {
+            people.setRole(one, Role.OWNER);
+            people.setRole(two, Role.OWNER);
+            List<Callable<Boolean>> both = i % 2 == 0
+                    ? List.of(() -> people.setRole(one, Role.VIEWER), () -> people.setRole(two, Role.BENCH))
+                    : List.of(() -> people.setActive(one, false), () -> people.setRole(two, Role.BENCH));
+            int done = 0;
+            for (var demoted : hands.invokeAll(both)) {
+                done += demoted.get() ? 1 : 0;
+            }
+            assertEquals(done, 1, "round " + i);
+            people.setActive(one, true);
+        }
+        hands.shutdown();
+        people.setRole(one, Role.OWNER);
+        assertTrue(people.setRole(two, Role.VIEWER));
+        assertFalse(people.setActive(one, false), "the last one");
+        assertFalse(people.setRole(one, Role.VIEWER));
+        assertTrue(people.find("one").orElseThrow().active());
+        assertTrue(people.setRole(one, Role.OWNER), "what changes nothing is done");
     }
 
     @Test

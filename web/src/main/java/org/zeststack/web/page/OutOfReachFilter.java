@@ -45,6 +45,7 @@ class OutOfReachFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        PatientDataSource.begin();
         try {
             chain.doFilter(request, response);
         } catch (ServletException | RuntimeException e) {
@@ -52,6 +53,8 @@ class OutOfReachFilter extends OncePerRequestFilter {
                 throw e;
             }
             answer(request, response);
+        } finally {
+            PatientDataSource.end();
         }
     }
 

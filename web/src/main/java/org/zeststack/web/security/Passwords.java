@@ -21,6 +21,9 @@ public final class Passwords {
 
     private static final int LONGEST_LOGIN = 60;
     private static final Pattern LOGIN = Pattern.compile("[\\p{L}\\p{N}][\\p{L}\\p{N}._@+-]{0,59}");
+    /** Control characters, marks of direction, halves of characters. */
+    private static final Pattern UNSEEN = Pattern.compile("\\p{C}");
+
     private static final Zxcvbn GUESSES = new Zxcvbn();
 
     private Passwords() {}
@@ -46,11 +49,19 @@ public final class Passwords {
                 : Optional.empty();
     }
 
-    /** A sign-in name as it is kept: one form of every letter, lower case. */
+    /**
+     * A sign-in name as it is kept, compared and counted: one form of every letter, lower case, without the characters that nobody
+     * sees and no database keeps.
+     */
     public static String login(String typed) {
-        String text = typed == null ? "" : typed.strip();
+        String text = typed == null ? "" : UNSEEN.matcher(typed).replaceAll("").strip();
         String short60 = text.substring(0, Math.min(LONGEST_LOGIN, text.length()));
         return Normalizer.normalize(short60, Normalizer.Form.NFKC).toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether a text has characters that nobody sees. */
+    public static boolean hidesSomething(String typed) {
+        return UNSEEN.matcher(typed).find();
     }
 
     /** Whether a sign-in name is letters, digits and . _ @ + - only. */

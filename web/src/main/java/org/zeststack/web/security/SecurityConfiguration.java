@@ -62,7 +62,7 @@ class SecurityConfiguration {
 
     @Bean
     @Order(1)
-    SecurityFilterChain programs(HttpSecurity http, TokenFilter tokens) throws Exception {
+    SecurityFilterChain programs(HttpSecurity http, TokenFilter tokens, ShareFilter share) throws Exception {
         return http.securityMatcher("/api/**")
                 .csrf(csrf -> csrf.disable())
                 .sessionManagement(s ->
@@ -74,6 +74,7 @@ class SecurityConfiguration {
                         .authenticated())
                 .exceptionHandling(e -> e.authenticationEntryPoint(tokens))
                 .addFilterBefore(tokens, UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(share, AuthorizationFilter.class)
                 .build();
     }
 
@@ -84,6 +85,7 @@ class SecurityConfiguration {
             AbsoluteEndFilter end,
             JustMeFilter justMe,
             SignInThrottle throttle,
+            ShareFilter share,
             SentOnceFilter once,
             Refused refused,
             @Value("${zest.cookie:zest}-csrf") String csrfCookie)
@@ -139,6 +141,7 @@ class SecurityConfiguration {
                 .addFilterBefore(throttle, UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(justMe, UsernamePasswordAuthenticationFilter.class)
                 .addFilterBefore(end, SecurityContextHolderFilter.class)
+                .addFilterBefore(share, UsernamePasswordAuthenticationFilter.class)
                 .addFilterAfter(once, AuthorizationFilter.class)
                 .csrf(csrf -> csrf.csrfTokenRepository(tokens))
                 .build();

@@ -14,6 +14,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -32,6 +34,7 @@ class SentOnceFilter extends OncePerRequestFilter {
     /** Name of the field with the key. */
     private static final String KEY = "once";
 
+    private final Map<UUID, Turn> turns = new ConcurrentHashMap<>();
     private final Made made;
     private final TransactionTemplate transaction;
     private final Clock clock;
@@ -57,6 +60,10 @@ class SentOnceFilter extends OncePerRequestFilter {
         }
         byte[] content = content(request);
         String by = SecurityContextHolder.getContext().getAuthentication().getName();
+        // The same sent several times at once waits here, where it holds no connection; other instances' wait for the
+        // row.
+        Turn turn = turns.compute(key.get(), (k, there) -> there == null ? new Turn() : there.joined());
+        turn.lock.lock();
         try {
             transaction.executeWithoutResult(tx -> {
                 if (!made.begin(key.get(), content, by, clock.instant())) {
@@ -75,6 +82,25 @@ class SentOnceFilter extends OncePerRequestFilter {
                 throw e;
             }
             throw (IOException) through.getCause();
+        } finally {
+            turn.lock.unlock();
+            turns.compute(key.get(), (k, there) -> there.left());
+        }
+    }
+
+    /** Whose turn it is among those that carry one key. */
+    private static final class Turn {
+        private final ReentrantLock lock = new ReentrantLock(true);
+        private int of = 1;
+
+        private Turn joined() {
+            of++;
+            return this;
+        }
+
+        private Turn left() {
+            of--;
+            return of == 0 ? null : this;
         }
     }
 

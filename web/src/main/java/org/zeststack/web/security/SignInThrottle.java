@@ -28,17 +28,17 @@ import org.zeststack.store.people.People;
  * elsewhere does not keep its person out. Counted in the database, so any instance knows.
  */
 @Component
-class SignInThrottle extends OncePerRequestFilter
+public class SignInThrottle extends OncePerRequestFilter
         implements AuthenticationFailureHandler,
                 org.springframework.security.web.authentication.AuthenticationSuccessHandler {
 
-    private static final Duration WINDOW = Duration.ofHours(1);
+    public static final Duration WINDOW = Duration.ofHours(1);
     private static final Duration KNOWN_FOR = Duration.ofDays(365);
     private static final int LONGEST_DEVICE = 80;
     private static final String TRY = SignInThrottle.class.getName() + ".TRY";
 
     /** Five tries of an account are free, then 5 s, doubling up to 5 min; twenty of an address, then 2 s up to a minute. */
-    static final People.Waits WAITS = new People.Waits() {
+    public static final People.Waits WAITS = new People.Waits() {
         @Override
         public Duration ofAccount(int failures) {
             return doubling(failures - 5, Duration.ofSeconds(5), Duration.ofMinutes(5));

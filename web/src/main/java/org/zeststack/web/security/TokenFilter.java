@@ -88,6 +88,11 @@ class TokenFilter extends OncePerRequestFilter implements AuthenticationEntryPoi
         }
 
         @Bean
+        FilterRegistrationBean<ShareFilter> shareNotTwice(ShareFilter filter) {
+            return off(filter);
+        }
+
+        @Bean
         FilterRegistrationBean<SignInThrottle> throttleNotTwice(SignInThrottle filter) {
             return off(filter);
         }

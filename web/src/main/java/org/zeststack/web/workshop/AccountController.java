@@ -1,8 +1,10 @@
 package org.zeststack.web.workshop;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -20,7 +22,9 @@ import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.Passwords;
+import org.zeststack.web.security.SignInThrottle;
 import org.zeststack.web.security.SignedIn;
+import org.zeststack.web.security.TokenText;
 
 /** One's own sign-in. */
 @Page
@@ -54,11 +58,19 @@ class AccountController {
             @RequestParam Map<String, String> typed,
             @AuthenticationPrincipal SignedIn me,
             HttpSession session,
+            HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
         Person person = people.find(me.login()).orElseThrow(() -> Trouble.missing("A sign-in of your own"));
         FormInput form = FormInput.of(typed);
-        if (!passwords.matches(form.text("current"), person.passwordHash())) {
+        People.Try one = guess(me, request);
+        Duration wait = people.mayTry(one, SignInThrottle.WINDOW, SignInThrottle.WAITS);
+        if (!wait.isZero()) {
+            form.add(
+                    Fault.of("current", "", "Too many wrong ones: try again in %d s.".formatted(wait.toSeconds() + 1)));
+        } else if (passwords.matches(form.text("current"), person.passwordHash())) {
+            people.succeeded(one);
+        } else {
             form.add(Fault.of("current", "", "That is not your password now."));
         }
         Passwords.fault(form.text("password"), List.of(person.login(), person.name()))
@@ -76,5 +88,14 @@ class AccountController {
                 .filter(id -> !id.equals(session.getId()))
                 .forEach(sessions::deleteById);
         return "redirect:/account?changed";
+    }
+
+    /** Guessing at an open session waits as guessing at the door does, and counts apart: it keeps nobody out there. */
+    private People.Try guess(SignedIn me, HttpServletRequest request) {
+        return new People.Try(
+                me.login(),
+                request.getRemoteAddr(),
+                TokenText.hash("at the open page of " + me.login()),
+                clock.instant());
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.people.People;
@@ -96,7 +98,7 @@ class PeopleController {
     @PostMapping("/workshop/people/{id}/active")
     String active(@PathVariable long id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn me) {
         change(id, me, p -> {
-            people.setActive(id, active);
+            requireOwner(people.setActive(id, active));
             int revoked = active ? 0 : tokens.revokeOf(new Tokens.Maker(p.login(), p.name()), clock.instant());
             note(me, p.login(), active ? "let in" : "kept out" + (revoked == 0 ? "" : ", tokens revoked: " + revoked));
         });
@@ -106,10 +108,18 @@ class PeopleController {
     @PostMapping("/workshop/people/{id}/role")
     String role(@PathVariable long id, @RequestParam Role role, @AuthenticationPrincipal SignedIn me) {
         change(id, me, p -> {
-            people.setRole(id, role);
+            requireOwner(people.setRole(id, role));
             note(me, p.login(), "is now " + role.words());
         });
         return HOME;
+    }
+
+    /** Two owners may do without each other at the same moment. */
+    private static void requireOwner(boolean done) {
+        if (!done) {
+            throw new ResponseStatusException(
+                    HttpStatus.CONFLICT, "Then nobody would own the workshop: make somebody else an owner first.");
+        }
     }
 
     /** Another password for somebody who has forgotten it; who signs in with the old one is out. */

@@ -101,8 +101,9 @@ class WelcomeController {
     record NewPerson(String login, String name, String password) {
 
         static NewPerson read(FormInput form) {
-            String login = Passwords.login(form.required("login", 60));
-            if (!login.isEmpty() && !Passwords.isLogin(login)) {
+            String typed = form.required("login", 60);
+            String login = Passwords.login(typed);
+            if (!typed.isEmpty() && (!Passwords.isLogin(login) || Passwords.hidesSomething(typed))) {
                 form.add(Fault.of("login", login, "Use letters, digits and . _ @ + - only."));
             }
             String name = form.required("name", 80);

@@ -14,9 +14,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.EntryBody;
@@ -150,6 +152,31 @@ public class QueueTest {
         held.forEach(Route::resume);
         assertThat(hand.locator("[data-waiting]")).isHidden();
         assertEquals(said(), List.of("note soon"));
+    }
+
+    @DataProvider
+    public Object[][] later() {
+        return new Object[][] {{408}, {425}, {429}, {503}};
+    }
+
+    /** Too slow, too many, not to be reached: none of these is a refusal. */
+    @Test(dataProvider = "later")
+    public void whatIsToComeLaterIsSentAgain(int status) {
+        Page hand = app.signedIn("teo");
+        AtomicInteger asked = new AtomicInteger();
+        hand.route("**/bench/4/entries", route -> {
+            if (asked.getAndIncrement() == 0) {
+                route.fulfill(new Route.FulfillOptions().setStatus(status).setBody("later"));
+            } else {
+                route.resume();
+            }
+        });
+        hand.navigate(TABLET);
+        note(hand, "note later");
+        hand.waitForCondition(() -> asked.get() >= 2);
+        assertThat(hand.locator("[data-waiting]")).isHidden();
+        assertThat(hand.locator("[data-refused]")).not().containsText("note later");
+        assertEquals(said(), List.of("note later"));
     }
 
     @Test
