@@ -18,6 +18,8 @@ export function acting(form, how = {}) {
   const past = [fields()];
   const future = [];
   const unsaved = keeping(form, fields);
+  /** The act under way: the next one is of the page that it leaves, and waits for it. */
+  let under = Promise.resolve();
 
   function fields(of = form) {
     return [...new FormData(of)].filter(([name]) => !out.includes(name));
@@ -55,7 +57,13 @@ export function acting(form, how = {}) {
    * @param {string} name
    * @param {[string, string][]} [what] the form's own fields where absent
    */
-  async function act(name, what) {
+  function act(name, what) {
+    const done = under.then(() => acted(name, what));
+    under = done.catch(() => {});
+    return done;
+  }
+
+  async function acted(name, what) {
     const focused = document.activeElement?.name;
     const sent = what ?? fields();
     const before = new Map(fields());

@@ -47,6 +47,8 @@ function sized() {
 const measures = document.getElementById('measures');
 if (measures && !measures.dataset.own && localStorage.getItem('measures')) {
   measures.value = localStorage.getItem('measures');
+  form.elements.measuresChosen.value = 'yes';
+  form.elements.measuresWas.value = measures.value;
 }
 
 document.querySelectorAll('table[data-rows]').forEach(growing);
@@ -87,6 +89,8 @@ form.addEventListener('change', async (event) => {
   }
   if (event.target.id === 'measures') {
     localStorage.setItem('measures', measures.value);
+    form.elements.measuresChosen.value = 'yes';
+    await act(`measures:${measures.value}`);
   }
   if (event.target.id === 'family') {
     await family();
@@ -98,7 +102,7 @@ form.addEventListener('click', async (event) => {
   if (button) {
     event.preventDefault();
     await act(button.value);
-    if (button.value === 'paste') {
+    if (button.value.startsWith('paste') && !form.elements.paste.value) {
       button.closest('details').open = false;
     }
     remember();

@@ -196,7 +196,7 @@ public class Hostile {
 
     private HttpRequest.Builder to(String path) {
         HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(server.url() + path)).timeout(Duration.ofSeconds(20));
+                HttpRequest.newBuilder(URI.create(server.url() + path)).timeout(Duration.ofSeconds(100));
         return path.startsWith("/api/")
                 ? request.header("Authorization", "Bearer " + DemoPeople.TOKEN)
                 : request.header("Cookie", cookies).header("X-CSRF-TOKEN", csrf);
@@ -406,6 +406,92 @@ public class Hostile {
                 ? () -> form(random)
                 : kind < 14 ? () -> call(random) : kind < 17 ? () -> question(random) : () -> path(random);
         return next.get();
+    }
+
+    /** Words that make a careless reader work for as long as it takes to compare every character with every other. */
+    private static final List<String> SLOW = List.of(
+            "1" + " ".repeat(39_000),
+            "1" + " ".repeat(39_000) + "x",
+            " ".repeat(39_998) + "g",
+            "1/".repeat(19_000),
+            "½".repeat(30_000),
+            "a,".repeat(19_000),
+            "a ".repeat(19_000),
+            "1 x ".repeat(9_000),
+            "(".repeat(39_000),
+            "((a)".repeat(9_000),
+            "1.".repeat(19_000),
+            "0".repeat(39_000),
+            "1-".repeat(19_000),
+            "1 cup sugar\n".repeat(3_300),
+            "1 cup sugar and 2 cups ".repeat(1_700),
+            "a or ".repeat(7_900),
+            "until ".repeat(6_600),
+            "1;".repeat(19_000),
+            "\n".repeat(39_000),
+            "x\n".repeat(19_000),
+            "\"".repeat(39_000),
+            "118 °C ".repeat(5_000));
+
+    /** Every field of every form takes each of the slow words, all fields of a form at once and each file too. */
+    @Test
+    public void noWordIsSlow() throws Exception {
+        List<String> bad = new ArrayList<>();
+        long slowest = 0;
+        String slow = "";
+        int count = 0;
+        for (PageForms.Form form : forms) {
+            for (int i = 0; i < SLOW.size(); i++) {
+                for (int part = 0; part < 3; part++) {
+                    Sent sent = slow(form, SLOW.get(i), i, part);
+                    long start = System.nanoTime();
+                    HttpResponse<String> answer = client.send(sent.request(), BodyHandlers.ofString());
+                    long millis = (System.nanoTime() - start) / 1_000_000;
+                    count++;
+                    if (millis > slowest) {
+                        slowest = millis;
+                        slow = sent.what();
+                    }
+                    if (millis > SLOWEST_MILLIS || answer.statusCode() >= 500) {
+                        bad.add(answer.statusCode() + " in " + millis + " ms: " + sent.what());
+                    }
+                }
+            }
+        }
+        System.out.printf("slow words: %d%n", count);
+        System.out.printf("slowest word, ms: %d (%s)%n", slowest, slow);
+        bad.stream().limit(400).forEach(b -> System.out.println("  " + b));
+        assertTrue(
+                bad.isEmpty(),
+                bad.size() + " bad, first: " + bad.stream().findFirst().orElse(""));
+    }
+
+    /** A third of the fields, so that all together stay below what a request may hold. */
+    private Sent slow(PageForms.Form form, String word, int kind, int part) {
+        Map<String, String> fields = new LinkedHashMap<>(form.fields());
+        List<String> names = fields.keySet().stream()
+                .filter(n -> !n.matches("_csrf|once|lock|family|build|kind|body\\.kind|.*\\.(kind|by)"))
+                .toList();
+        int most = 1_500_000 / escaped(word).length();
+        int from = part * most % Math.max(1, names.size());
+        names.stream().skip(from).limit(most).forEach(name -> fields.put(name, word));
+        fields.put("_csrf", csrf);
+        return new Sent(
+                "slow word " + kind + " in " + form.action() + " from " + from,
+                form.files()
+                        ? to(form.action())
+                                .header("Content-Type", "multipart/form-data; boundary=zest")
+                                .POST(BodyPublishers.ofString(fields.entrySet().stream()
+                                        .map(f -> "--zest\r\nContent-Disposition: form-data; name=\"" + f.getKey()
+                                                + "\"\r\n\r\n" + f.getValue() + "\r\n")
+                                        .collect(Collectors.joining("", "", "--zest--\r\n"))))
+                                .build()
+                        : to(form.action())
+                                .header("Content-Type", "application/x-www-form-urlencoded")
+                                .POST(BodyPublishers.ofString(fields.entrySet().stream()
+                                        .map(f -> escaped(f.getKey()) + "=" + escaped(f.getValue()))
+                                        .collect(Collectors.joining("&"))))
+                                .build());
     }
 
     @Test

@@ -76,14 +76,24 @@ final class AmountReader {
         return true;
     }
 
-    /** {@code 2 x 397 g tins}, {@code 2 14-oz cans}, {@code 1 400g tin}: a count, a size and what it comes in. */
+    /**
+     * {@code 2 x 397 g tins}, {@code 4 of 50 g}, {@code 2 14-oz cans}: a count, a size and what it comes in. A number that merely stands
+     * before an amount belongs to the name.
+     */
     private void readSize(Cursor cursor) {
         int mark = cursor.mark();
-        cursor.skip("x", "\u00d7", "-");
+        boolean times = cursor.skip("x", "\u00d7", "*", "of");
+        if (!times) {
+            cursor.skip("-");
+        }
         Measured inner = cursor.measured().orElse(null);
         if (inner != null && inner.unit() != null && (inner.isMass() || inner.isVolume())) {
             cursor.skip("-");
             Unit container = Unit.of(cursor.word(0)).filter(Unit::isContainer).orElse(null);
+            if (container == null && !times) {
+                cursor.back(mark);
+                return;
+            }
             if (container != null) {
                 cursor.skip(cursor.word(0));
             }
@@ -129,11 +139,20 @@ final class AmountReader {
             taken = term(-1, cursor);
         } else if (cursor.skip("/", "-", "=")) {
             taken = also(cursor);
-        } else if (main.isMass() && terms.isEmpty()) {
+        } else if (terms.isEmpty() && (main.isMass() || main.unit() == Unit.LITRE)) {
             Measured smaller = cursor.measured().orElse(null);
+            Unit thousandth = main.unit() == Unit.KILOGRAM ? Unit.GRAM : main.unit() == Unit.LITRE ? Unit.ML : null;
+            boolean bare =
+                    smaller != null && smaller.unit() == null && smaller.range().isEmpty();
+            if (bare && thousandth != null && ends(cursor) && smaller.amount() >= 1 && smaller.amount() < 1000) {
+                // 1 kg 200: what stands behind kilograms and litres, alone, are grams and millilitres.
+                smaller = new Measured(smaller.amount(), thousandth, "", 1, "", false);
+            }
             taken = smaller != null
-                    && smaller.isMass()
-                    && smaller.unit().grams() < main.unit().grams();
+                            && smaller.isMass()
+                            && main.isMass()
+                            && smaller.unit().grams() < main.unit().grams()
+                    || smaller != null && smaller.unit() == Unit.ML && main.unit() == Unit.LITRE;
             if (taken) {
                 terms.add(new Term(1, smaller));
             }
@@ -141,6 +160,15 @@ final class AmountReader {
         if (!taken) {
             cursor.back(mark);
         }
+    }
+
+    /** Adds what is told elsewhere in the line. */
+    void add(Measured more) {
+        terms.add(new Term(1, more));
+    }
+
+    private static boolean ends(Cursor cursor) {
+        return cursor.atEnd() || cursor.raw(0).matches("[,;:()-]");
     }
 
     private boolean term(int sign, Cursor cursor) {

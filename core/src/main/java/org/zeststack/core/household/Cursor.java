@@ -37,6 +37,9 @@ final class Cursor {
     private static final String[] QUALIFIERS = {
         "firmly", "tightly", "well", "packed", "level", "full", "good", "small", "medium", "large", "big", "-"
     };
+    /** Kitchens measure in halves down to sixteenths. */
+    private static final int LARGEST_PART = 16;
+
     private static final double HEAPED = 1.1;
     private static final double SCANT = 0.95;
 
@@ -166,6 +169,10 @@ final class Cursor {
     private OptionalDouble fraction(String over) {
         String under = raw(2);
         if (!over.matches("[0-9]{1,6}") || !under.matches("[0-9]{1,4}") || Integer.parseInt(under) == 0) {
+            return OptionalDouble.empty();
+        }
+        // 22/24 and 60/40 say what something is made of: no kitchen measures in such parts.
+        if (Integer.parseInt(under) > LARGEST_PART && Integer.parseInt(over) > LARGEST_PART) {
             return OptionalDouble.empty();
         }
         at += 3;

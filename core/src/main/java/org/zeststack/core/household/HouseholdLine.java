@@ -1,5 +1,6 @@
 package org.zeststack.core.household;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -46,6 +47,30 @@ public record HouseholdLine(
                 ingredient,
                 grams,
                 guesses,
+                others,
+                toEffect,
+                optional,
+                pieces,
+                preparation,
+                understood);
+    }
+
+    /** Whether its amount depends on whose cups, spoons and pints are meant. */
+    public boolean ofTheKitchen() {
+        return Unit.of(unit).map(Unit::ofTheKitchen).orElse(false) || unit.equals(Unit.FLUID_OUNCE.word());
+    }
+
+    /** The same with one thing more that is not certain. */
+    public HouseholdLine marked(String guess) {
+        List<String> all = new ArrayList<>(guesses);
+        all.add(guess);
+        return new HouseholdLine(
+                source,
+                amount,
+                unit,
+                ingredient,
+                grams,
+                all,
                 others,
                 toEffect,
                 optional,

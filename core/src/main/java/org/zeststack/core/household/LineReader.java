@@ -29,8 +29,12 @@ public final class LineReader {
     private static final Pattern BULLET = Pattern.compile(
             "^(?:[\\p{So}\u2022\u00b7\u25aa\u25e6\u2023*\u25a2\u2610\u2611]+\\s*|-\\s+|\\[\\s?\\]\\s*|[0-9]{1,2}[.)]\\s+(?=[0-9]))");
     private static final Pattern PAREN = Pattern.compile("\\(([^()]*)\\)");
+    private static final String PACKED =
+            "(?!\\s*-?\\s*(?:tins?|cans?|bars?|packs?|packets?|packages?|jars?|bags?|tubs?|bottles?|cartons?|blocks?|sachets?|boxes|pouches)\\b)";
+    /** A space parts thousands where the number begins the amount, or noughts follow: else {@code 38 100 g} is a name's number. */
     private static final Pattern THOUSANDS = Pattern.compile(
-            "(?<![0-9.,])(?<number>([1-9][0-9]{0,2})(?:[.,'\u2019]|\\s(?=0))([0-9]{3}))(?![0-9.,])\\s*(?<unit>mg|kg|g|gr|grams?|ml|l|litres?|liters?)\\b",
+            "(?<![0-9.,])(?<number>([1-9][0-9]{0,2})(?:[.,'\u2019]|\\s(?=0)|(?<=^[0-9]{1,3}|[:;,-] [0-9]{1,3})\\s)([0-9]{3}))(?![0-9.,])\\s*(?<unit>mg|kg|g|gr|grams?|ml|l|litres?|liters?)\\b"
+                    + PACKED,
             Pattern.CASE_INSENSITIVE);
 
     /** Measures of which nobody takes a thousand: three decimals stand behind the mark. */
@@ -47,13 +51,15 @@ public final class LineReader {
     private static final Pattern OPTIONAL = Pattern.compile(
             "\\b(?:optional(?:ly)?|if (?:you like|you wish|you want|liked|desired|wanted|using))\\b",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern EACH = Pattern.compile(
-            "^(?:[-*\u2022]\\s*)?(?<amount>.*?[0-9a-zA-Z]\\.?) each (?:of )?(?<one>[\\p{L} ]+?) and (?<two>[\\p{L} ]+)$",
+    private static final Pattern EACH_FIRST = Pattern.compile(
+            "^(?:[-*\u2022]\\s*)?(?<amount>.*?[0-9a-zA-Z]\\.?) each (?:of )?(?<names>[\\p{L}][^0-9]*)$",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern SEVERAL = Pattern.compile(
-            "\\s*[,;+&]\\s*|\\s+(?:and|plus|(?:(?:dissolved|bloomed|soaked|softened|hydrated|mixed|stirred|whisked|diluted|slaked) )?(?:in|into|with))\\s+",
+    private static final Pattern EACH_LAST = Pattern.compile(
+            "^(?:[-*\u2022]\\s*)?(?<names>[\\p{L}][^0-9]*?)[,:-]?\\s+(?<amount>[0-9].*?) each$",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern PART = Pattern.compile("\\bof the\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern LISTED =
+            Pattern.compile("\\s*[,;+&]\\s*(?:and\\s+)?|\\s+and\\s+", Pattern.CASE_INSENSITIVE);
+    private static final Pattern PLUS = Pattern.compile("^(?:plus|and|\\+)\\s+", Pattern.CASE_INSENSITIVE);
     private static final Pattern PER_PIECE = Pattern.compile(
             "\\bper (?:bar|piece|cavity|mould|truffle|portion|serving|egg)\\b", Pattern.CASE_INSENSITIVE);
     private static final Set<String> STATES = Set.of(
@@ -91,8 +97,8 @@ public final class LineReader {
     }
 
     /**
-     * Reads a line that may name several ingredients, each with its own amount, such as {@code 150 g sugar and 50 g water}: one
-     * for each, with the part of the line that it was read from.
+     * Reads a line that may name several ingredients, such as {@code 150 g sugar and 50 g water} or {@code salt, vanilla and 2 tbsp
+     * butter}: one for each, with the part of the line that it was read from. A name without an amount of its own is kept and marked.
      */
     public List<HouseholdLine> readAll(String source, Measures measures) {
         if (source.length() > LONGEST) {
@@ -102,38 +108,33 @@ public final class LineReader {
         if (!each.isEmpty()) {
             return each;
         }
-        Matcher cut = SEVERAL.matcher(source);
-        while (cut.find()) {
-            HouseholdLine first = read(source.substring(0, cut.start()), measures);
-            // A part of what the recipe names elsewhere is not weighed twice.
-            boolean part = PART.matcher(source.substring(cut.end())).find();
-            if (named(first) && !part) {
-                List<HouseholdLine> rest = readAll(source.substring(cut.end()), measures);
-                if (rest.stream().allMatch(LineReader::named)) {
-                    List<HouseholdLine> all = new ArrayList<>(List.of(first));
-                    all.addAll(rest);
-                    return all;
-                }
-            }
+        HouseholdLine whole = read(source, measures);
+        if (whole.ingredient() != null && whole.understood()) {
+            return List.of(whole);
         }
-        return List.of(read(source, measures));
+        List<HouseholdLine> divided = new Division(source, part -> read(part, measures)).lines();
+        return divided.isEmpty() ? List.of(whole) : divided;
     }
 
-    /** {@code 1 tbsp each of black and white sesame seeds}: two lines of the same measure; empty where it is not that. */
+    /** {@code 1 tbsp each of black and white sesame seeds}, {@code butter and sugar, 100 g each}; empty where it is not that. */
     private List<HouseholdLine> each(String source, Measures measures) {
-        Matcher each = EACH.matcher(Words.plain(source));
-        if (!each.matches()) {
-            return List.of();
-        }
-        String one = each.group("one");
-        String two = each.group("two");
-        String shared = two.contains(" ") ? two.substring(two.indexOf(' ')) : "";
-        for (String first : List.of(one, one + shared)) {
-            List<HouseholdLine> both = List.of(
-                    read(each.group("amount") + " " + first, measures).from(source),
-                    read(each.group("amount") + " " + two, measures).from(source));
-            if (both.stream().allMatch(LineReader::named)) {
-                return both;
+        String plain = Words.plain(source);
+        for (Pattern pattern : List.of(EACH_FIRST, EACH_LAST)) {
+            Matcher each = pattern.matcher(plain);
+            if (each.matches()) {
+                String[] listed = LISTED.split(each.group("names").strip());
+                String last = listed[listed.length - 1];
+                String shared = last.contains(" ") ? last.substring(last.indexOf(' ')) : "";
+                List<HouseholdLine> lines = new ArrayList<>();
+                for (String name : listed) {
+                    HouseholdLine alone = read(each.group("amount") + " " + name, measures);
+                    HouseholdLine line =
+                            named(alone) ? alone : read(each.group("amount") + " " + name + shared, measures);
+                    lines.add(line.from(source));
+                }
+                if (lines.size() > 1 && lines.stream().allMatch(LineReader::named)) {
+                    return lines;
+                }
             }
         }
         return List.of();
@@ -171,6 +172,7 @@ public final class LineReader {
         private boolean toEffect;
         private boolean optional;
         private String preparation = "";
+        private boolean leftOut;
         private final AmountReader amount = new AmountReader();
         private Measured main;
 
@@ -269,7 +271,7 @@ public final class LineReader {
         }
 
         private void readAmounts(Cursor cursor) {
-            if (!amount.read(cursor)) {
+            if (!amount.read(cursor) && !readAside()) {
                 return;
             }
             main = amount.main();
@@ -283,6 +285,36 @@ public final class LineReader {
             }
         }
 
+        /** {@code vanilla beans (2)}: the amount itself may stand in parentheses. */
+        private boolean readAside() {
+            for (String aside : List.copyOf(asides)) {
+                List<String> tokens = Words.dashed(Words.tokens(aside), "-");
+                Cursor whole = new Cursor(tokens);
+                if (new AmountReader().read(whole) && whole.atEnd()) {
+                    asides.remove(aside);
+                    return amount.read(new Cursor(tokens));
+                }
+            }
+            return false;
+        }
+
+        /** What a parenthesis adds is counted, and marked; an amount in it that says something else is told. */
+        private void readAdditions() {
+            for (String aside : List.copyOf(asides)) {
+                Matcher plus = PLUS.matcher(aside);
+                boolean added = plus.find();
+                Cursor inside = new Cursor(Words.tokens(added ? aside.substring(plus.end()) : aside));
+                Measured more = inside.measured().orElse(null);
+                if (added && main != null && more != null && (more.isMass() || more.isVolume())) {
+                    amount.add(more);
+                    asides.remove(aside);
+                    guesses.add("\u201c%s\u201d is counted too".formatted(aside));
+                } else if (leftOver(aside).isPresent()) {
+                    guesses.add("\u201c%s\u201d was not counted".formatted(aside));
+                }
+            }
+        }
+
         private HouseholdLine finish(String name) {
             String plainName = name.replaceAll("\\s+([,;])", "$1").strip();
             int cut = firstCut(plainName);
@@ -292,20 +324,27 @@ public final class LineReader {
                 preparation = preparation.isEmpty() ? tail : tail + ", " + preparation;
             }
             NameIndex.Match all = given == null ? nameOf(plainName) : NameIndex.Match.of(given);
-            NameIndex.Match match = all.certain() ? given == null ? refined(plainName, all) : all : match(head);
+            NameIndex.Match match = named(all) ? given == null ? refined(plainName, all) : all : match(head);
             if (match == null) {
                 return open(null, "two ingredients in one line: write a line for each");
             }
             guesses.addAll(match.guesses());
-            leftOver(plainName)
-                    .ifPresent(left -> guesses.add("\u201c%s\u201d was left out: write a line for it".formatted(left)));
-            if (!all.certain()
-                    && cut >= 0
-                    && nameOf(plainName.substring(cut + 1)).certain()) {
+            readAdditions();
+            leftOver(plainName).ifPresent(left -> {
+                guesses.add("\u201c%s\u201d was left out: write a line for it".formatted(left));
+                leftOut = true;
+            });
+            if (!named(all) && cut >= 0 && nameOf(plainName.substring(cut + 1)).slug() != null) {
                 guesses.add("\u201c%s\u201d stands after the comma and was left out"
                         .formatted(plainName.substring(cut + 1).strip()));
+                leftOut = true;
             }
             return withAmount(match);
+        }
+
+        /** Whether all words together are one name, whichever of its kind it may be. */
+        private static boolean named(NameIndex.Match all) {
+            return all.slug() != null && all.whole();
         }
 
         /** An amount that stands among the words behind the name and that nothing was done with. */
@@ -479,7 +518,9 @@ public final class LineReader {
                 guesses.add("the two amounts differ: %s g and %s g"
                         .formatted(Numbers.fixed(grams, 0), Numbers.fixed(other, 0)));
             }
-            return also.isMass() || !main.isMass() && !also.isVolume() ? other : grams;
+            // A weight beats a measure; of two weights the one that is written out beats the one in brackets.
+            boolean weighed = !main.isMass() && (also.isMass() || !also.isVolume());
+            return weighed ? other : grams;
         }
 
         private Double grams(Measured measured, Ingredient ingredient) {
@@ -512,7 +553,7 @@ public final class LineReader {
                     optional,
                     counted ? Double.valueOf(main.amount()) : null,
                     preparation.strip(),
-                    match.whole());
+                    match.whole() && !leftOut);
         }
     }
 }

@@ -93,8 +93,18 @@ final class NameIndex {
         }
     }
 
+    /** Whether a folded word says how something is, and not what. */
+    static boolean isNeutral(String word) {
+        return NEUTRAL.contains(word);
+    }
+
     private void add(String name, String slug, boolean guess) {
-        Alias alias = new Alias(Set.copyOf(Words.nameWords(name)), slug, guess);
+        List<String> words = new ArrayList<>(Words.nameWords(name));
+        if (words.size() > 1) {
+            // "cream tartar" is cream of tartar.
+            words.remove("of");
+        }
+        Alias alias = new Alias(Set.copyOf(words), slug, guess);
         alias.words.forEach(
                 word -> byWord.computeIfAbsent(word, w -> new ArrayList<>()).add(alias));
     }
@@ -153,12 +163,15 @@ final class NameIndex {
         ranked.forEach(alias -> others.add(alias.slug));
         List<String> guesses = new ArrayList<>();
         String slug = first.slug;
-        List<String> percents = left.stream().filter(w -> w.endsWith("%")).toList();
+        String inGroup = slug;
+        List<String> percents = left.stream()
+                .filter(w -> w.endsWith("%") || isPercentOf(inGroup, w))
+                .toList();
         if (percents.size() == 1 && groupOf.containsKey(slug)) {
             double wanted = Double.parseDouble(percents.get(0).replace("%", ""));
             Percented nearest = nearest(slug, wanted);
             slug = nearest.slug;
-            left = left.stream().filter(w -> !w.endsWith("%")).toList();
+            left = left.stream().filter(w -> !percents.contains(w)).toList();
             if (nearest.percent != wanted) {
                 guesses.add("%s not in the store room: taken as %s".formatted(percents.get(0), name(slug)));
             }
@@ -185,6 +198,13 @@ final class NameIndex {
         }
         others.remove(slug);
         return new Match(slug, guesses, others.stream().limit(MOST_OTHERS).toList(), left.isEmpty());
+    }
+
+    /** A plain number that is the percentage of one of the kind: {@code milk chocolate 38}. */
+    private boolean isPercentOf(String slug, String word) {
+        return word.matches("[0-9]{2}(?:\\.[0-9])?")
+                && groupOf.containsKey(slug)
+                && byGroup.get(groupOf.get(slug)).stream().anyMatch(p -> p.percent == Double.parseDouble(word));
     }
 
     private void addGroup(Set<String> others, String slug) {

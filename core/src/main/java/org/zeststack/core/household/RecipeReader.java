@@ -31,8 +31,13 @@ public final class RecipeReader {
     private static final Pattern NUMBERED =
             Pattern.compile("^(?:step\\s*)?([0-9]{1,2})\\s*[.):]\\s*(.*)$", Pattern.CASE_INSENSITIVE);
     private static final Pattern VERB = Pattern.compile(
-            "^(?:first|then|next|now|meanwhile|in|into|once|when|after|while|using|with|to|on|over|carefully|slowly|gently|immediately|finally|line|grease|butter a|butter the|heat|melt|boil|bring|cook|stir|mix|combine|whisk|whip|beat|pour|spread|press|bake|cool|chill|let|leave|allow|set|cut|slice|dip|coat|dust|roll|fold|add|place|put|remove|take|turn|sprinkle|grind|toast|roast|blend|cream|knead|refrigerate|freeze|temper|drizzle|score|break|store|wrap|preheat|prepare|sift|strain|soak|warm|reheat|shape|form|divide|crush|process|pulse|simmer|dissolve|brush|top|repeat|unmould|scrape|prick|rest|tap|drain|trim|saw|skin|rub|keep|check|test|ladle|pipe|work|invert|scald|soften|bloom|knead|rinse|wipe|oil|flip|peel|ease|level|smooth|mark)\\b.*",
+            "^(?:first|then|next|now|meanwhile|in|into|once|when|after|while|using|with|to|on|over|carefully|slowly|gently|immediately|finally|line|grease|butter a|butter the(?! size)|heat|melt|boil|bring|cook|stir|mix|combine|whisk|whip|beat|pour|spread|press|bake|cool|chill|let|leave|allow|set|cut|slice|dip|coat|dust|roll|fold|add|place|put|remove|take|turn|sprinkle|grind|toast|roast|blend|cream|knead|refrigerate|freeze|temper|drizzle|score|break|store|wrap|preheat|prepare|sift|strain|soak|warm|reheat|shape|form|divide|crush|process|pulse|simmer|dissolve|brush|top|repeat|unmould|scrape|prick|rest|tap|drain|trim|saw|skin|rub|keep|check|test|ladle|pipe|work|invert|scald|soften|bloom|knead|rinse|wipe|oil|flip|peel|ease|level|smooth|mark)\\b.*",
             Pattern.CASE_INSENSITIVE);
+    /** The size of a tin or tray, which is no amount. */
+    private static final Pattern SIZE = Pattern.compile(
+            "[0-9]+(?:[.,][0-9]+)?\\s*(?:cm|mm|in|inch|inches|\")?\\s*(?:x|\u00d7|by)\\s*[0-9]+",
+            Pattern.CASE_INSENSITIVE);
+
     private static final Pattern ENDS_IN_AMOUNT = Pattern.compile(".*[0-9]\\s*\\p{L}{0,12}\\.?\\s*(?:[,;(].*)?$");
     private static final Pattern SENTENCE = Pattern.compile("(?<=[.!?;])\\s+(?=[\\p{Lu}(])");
     private static final String NUMBER = "[0-9]+(?:[.,][0-9]+)?";
@@ -45,20 +50,12 @@ public final class RecipeReader {
                     + "|\\b(?:soft|firm|hard)[ -](?:ball|crack)(?: stage)?"
                     + "|\\buntil\\s+[^.,;()]{3,60})",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern DEGREES = Pattern.compile(
-            "(" + NUMBER + ")(?:\\s*(?:-|to)\\s*(" + NUMBER
-                    + "))?\\s*(?:\u00b0\\s*|degrees?\\s+|deg\\.?\\s+)?([CF])\\b",
-            Pattern.CASE_INSENSITIVE);
-    private static final Pattern OVEN =
-            Pattern.compile("\\b(?:oven|bake|roast|preheat|toast)\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern RESTS =
             Pattern.compile("\\b(?:rest|cool|chill|refrigerat|set|leave|freez|stand)", Pattern.CASE_INSENSITIVE);
     private static final Pattern HOURS = Pattern.compile(
             "(" + NUMBER + ")(?:\\s*(?:-|to|or)\\s*" + NUMBER + ")?\\s*(minutes?|mins?|min|hours?|hrs?|h)\\b",
             Pattern.CASE_INSENSITIVE);
     private static final double OVERNIGHT_MINUTES = 480;
-    private static final double LEAST_STOP = 104;
-    private static final double MOST_STOP = 160;
 
     private enum Part {
         HEAD,
@@ -104,7 +101,15 @@ public final class RecipeReader {
             if (written.size() > MOST_LINES) {
                 rest.add("Only the first %d lines were read.".formatted(MOST_LINES));
             }
-            return new Recipe(title, List.copyOf(lines), List.copyOf(steps), stop(), yields, List.copyOf(rest));
+            RecipeProgram program = new RecipeProgram(lines, steps);
+            return new Recipe(
+                    title,
+                    program.lines(),
+                    program.steps(),
+                    program.stop(),
+                    yields,
+                    List.copyOf(rest),
+                    program.questions());
         }
 
         private void line(String written) {
@@ -136,7 +141,9 @@ public final class RecipeReader {
         /** Below a method without a heading an ingredient may still follow, such as what the pieces are finished with. */
         private boolean isLate(String written, String line) {
             HouseholdLine read = reader.read(written, measures);
-            boolean told = read.amount() != null && !VERB.matcher(line).matches();
+            boolean told = read.amount() != null
+                    && (!VERB.matcher(line).matches()
+                            || ENDS_IN_AMOUNT.matcher(line).matches());
             return read.ingredient() != null
                     && !line.matches(".*[.!]$")
                     && (told || read.toEffect())
@@ -151,13 +158,18 @@ public final class RecipeReader {
                     || line.matches(".*\\p{L}{3,}[.!]$") && line.split(" ").length > 6;
             boolean command = VERB.matcher(line).matches() && line.split(" ").length > 3;
             HouseholdLine read = reader.read(written, measures);
-            boolean amount = read.amount() != null
+            List<HouseholdLine> all =
+                    isNamed(read) && read.understood() ? List.of(read) : reader.readAll(written, measures);
+            boolean sized =
+                    title.isEmpty() && lines.isEmpty() && SIZE.matcher(line).find() && !line.matches("[0-9].*");
+            boolean amount = !sized
+                    && read.amount() != null
                     && (read.ingredient() != null || !read.unit().isEmpty() || line.matches("^[-\u2022*\\s]*[0-9].*"));
             if (step
                     || prose
                     || command
                             && !(amount
-                                    && read.understood()
+                                    && (read.understood() || all.size() > 1)
                                     && ENDS_IN_AMOUNT.matcher(line).matches())) {
                 if (part == Part.HEAD && lines.isEmpty() && headed) {
                     rest.add(written);
@@ -170,8 +182,8 @@ public final class RecipeReader {
                 title = line.replaceAll("^#+\\s*", "");
             } else if (part == Part.HEAD && headed && !amount) {
                 rest.add(written);
-            } else if (amount || isNamed(read) || part == Part.INGREDIENTS) {
-                reader.readAll(written, measures).forEach(l -> lines.add(new Recipe.Line(section, l)));
+            } else if (amount || isNamed(read) || all.size() > 1 || part == Part.INGREDIENTS) {
+                all.forEach(l -> lines.add(new Recipe.Line(section, l)));
             } else {
                 rest.add(written);
             }
@@ -196,55 +208,35 @@ public final class RecipeReader {
                 }
             }
         }
+    }
 
-        private Recipe.Step step(String sentence) {
-            List<String> cues = new ArrayList<>();
-            Matcher cue = CUE.matcher(sentence);
-            while (cue.find()) {
-                cues.add(cue.group().replaceFirst("(?i)^until\\s+", "").strip());
-            }
-            return new Recipe.Step(sentence.replaceAll("[.;]$", ""), String.join("; ", cues), rest(sentence));
+    /** A sentence of a method with its cues. */
+    static Recipe.Step step(String sentence) {
+        List<String> cues = new ArrayList<>();
+        Matcher cue = CUE.matcher(sentence);
+        while (cue.find()) {
+            cues.add(cue.group().replaceFirst("(?i)^until\\s+", "").strip());
         }
+        return new Recipe.Step(
+                sentence.replaceAll("[.;]$", ""), String.join("; ", cues), rest(sentence), Recipe.Doing.HAND);
+    }
 
-        private static Double rest(String sentence) {
-            if (!RESTS.matcher(sentence).find()) {
-                return null;
-            }
-            if (sentence.toLowerCase(Locale.ROOT).contains("overnight")) {
-                return OVERNIGHT_MINUTES;
-            }
-            Matcher hours = HOURS.matcher(sentence);
-            if (!hours.find()) {
-                return null;
-            }
-            double each = hours.group(2).toLowerCase(Locale.ROOT).startsWith("h") ? 60 : 1;
-            return number(hours.group(1)) * each;
+    private static Double rest(String sentence) {
+        if (!RESTS.matcher(sentence).find()) {
+            return null;
         }
+        if (sentence.toLowerCase(Locale.ROOT).contains("overnight")) {
+            return OVERNIGHT_MINUTES;
+        }
+        Matcher hours = HOURS.matcher(sentence);
+        if (!hours.find()) {
+            return null;
+        }
+        double each = hours.group(2).toLowerCase(Locale.ROOT).startsWith("h") ? 60 : 1;
+        return number(hours.group(1)) * each;
+    }
 
-        /** The highest reading of a pot that is written in the method. */
-        private Double stop() {
-            double stop = Double.NaN;
-            for (Recipe.Step step : steps) {
-                if (OVEN.matcher(step.action()).find()) {
-                    continue;
-                }
-                Matcher degrees = DEGREES.matcher(step.action());
-                while (degrees.find()) {
-                    double written = number(degrees.group(1));
-                    double upper = degrees.group(2) == null ? written : number(degrees.group(2));
-                    double middle = (written + upper) / 2;
-                    boolean fahrenheit = degrees.group(3).equalsIgnoreCase("F");
-                    double celsius = fahrenheit ? (middle - 32) / 1.8 : middle;
-                    if (celsius >= LEAST_STOP && celsius <= MOST_STOP && !(celsius <= stop)) {
-                        stop = celsius;
-                    }
-                }
-            }
-            return Double.isNaN(stop) ? null : Double.valueOf(Math.round(stop * 10) / 10.0);
-        }
-
-        private static double number(String text) {
-            return Double.parseDouble(Numbers.plain(Double.parseDouble(text.replace(',', '.'))));
-        }
+    private static double number(String text) {
+        return Double.parseDouble(Numbers.plain(Double.parseDouble(text.replace(',', '.'))));
     }
 }

@@ -76,6 +76,14 @@ enum Unit {
         return !Double.isNaN(Measures.METRIC.millilitres(this));
     }
 
+    /** Whether kitchens of different countries measure it differently. */
+    boolean ofTheKitchen() {
+        return switch (this) {
+            case CUP, TABLESPOON, DESSERTSPOON, TEASPOON, FLUID_OUNCE, GILL, PINT, QUART, GALLON -> true;
+            default -> false;
+        };
+    }
+
     /** Whether the unit is a thing that things come in, so that a size may stand beside it. */
     boolean isContainer() {
         return switch (this) {

@@ -48,14 +48,26 @@ final class Words {
                 .strip();
     }
 
+    /** A dash with room on both sides, which parts what stands beside it; without room it joins. */
+    static final String SPACED_DASH = "\u2014";
+
     /** Tokens as written. */
     static List<String> tokens(String plain) {
         List<String> tokens = new ArrayList<>();
         Matcher matcher = TOKEN.matcher(plain);
         while (matcher.find()) {
-            tokens.add(matcher.group().replace(" ", ""));
+            boolean apart = matcher.group().equals("-")
+                    && matcher.start() > 0
+                    && plain.charAt(matcher.start() - 1) == ' '
+                    && plain.startsWith(" ", matcher.end());
+            tokens.add(apart ? SPACED_DASH : matcher.group().replace(" ", ""));
         }
         return tokens;
+    }
+
+    /** The same with {@code mark} for every spaced dash. */
+    static List<String> dashed(List<String> tokens, String mark) {
+        return tokens.stream().map(t -> t.equals(SPACED_DASH) ? mark : t).toList();
     }
 
     /** A word without case, accents, apostrophes, final stop or plural. */

@@ -1,5 +1,6 @@
 package org.zeststack.core.quantity;
 
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,6 +15,35 @@ public final class DegreesText {
     private static final Pattern LETTER = Pattern.compile("([^CFcf°º]{1,20}) ?[°º]? ?([CFcf])");
 
     private DegreesText() {}
+
+    private static final Pattern RANGE =
+            Pattern.compile("([0-9.,]{1,8}) ?(?:-|\u2013|\u2014|to) ?([0-9.,]{1,8}) ?(?:[°º] ?)?([CFcf]?)");
+
+    /**
+     * The stop of a cook in °C, as recipes print it: {@code 118}, {@code 245 °F}, {@code 236\u2013239 °F}. A range means its middle; what
+     * is typed in °F is told in tenths of a degree, which is finer than anybody reads.
+     */
+    public static OptionalDouble stop(String typed) {
+        if (typed == null || typed.length() > LONGEST) {
+            return OptionalDouble.empty();
+        }
+        Matcher range = RANGE.matcher(typed.strip());
+        if (!range.matches()) {
+            OptionalDouble one = parse(typed);
+            boolean fahrenheit =
+                    one.isPresent() && typed.strip().toLowerCase(Locale.ROOT).endsWith("f");
+            return fahrenheit ? OptionalDouble.of(tenths(one.getAsDouble())) : one;
+        }
+        OptionalDouble least = parse(range.group(1) + range.group(3));
+        OptionalDouble greatest = parse(range.group(2) + range.group(3));
+        return least.isPresent() && greatest.isPresent() && least.getAsDouble() < greatest.getAsDouble()
+                ? OptionalDouble.of(tenths((least.getAsDouble() + greatest.getAsDouble()) / 2))
+                : OptionalDouble.empty();
+    }
+
+    private static double tenths(double celsius) {
+        return Math.round(10 * celsius) / 10.0;
+    }
 
     /** The temperature in °C, or empty where the text is none. */
     public static OptionalDouble parse(String typed) {

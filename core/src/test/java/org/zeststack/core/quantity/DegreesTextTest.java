@@ -32,6 +32,29 @@ public class DegreesTextTest {
     }
 
     @DataProvider
+    public Object[][] stops() {
+        return new Object[][] {
+            {"118", 118.0},
+            {"118.25 C", 118.25},
+            {"245 F", 118.3},
+            {"236\u2013239 °F", 114.2},
+            {"236 to 239 F", 114.2},
+            {"113.3-115", 114.2},
+            {"113,3 \u2014 115 °C", 114.2},
+            {"239-236 F", Double.NaN},
+            {"118-118", Double.NaN},
+            {"to 118", Double.NaN},
+            {"1-2-3", Double.NaN},
+            {"\u2013".repeat(60), Double.NaN},
+        };
+    }
+
+    @Test(dataProvider = "stops")
+    public void aStopMayBeARange(String typed, double celsius) {
+        assertEquals(DegreesText.stop(typed).orElse(Double.NaN), celsius, 1e-9);
+    }
+
+    @DataProvider
     public Object[][] none() {
         return new Object[][] {{""}, {"F"}, {"warm"}, {"242 K"}, {"242 FF"}, {"24 F 2 F"}, {"1".repeat(60)}, {null}};
     }

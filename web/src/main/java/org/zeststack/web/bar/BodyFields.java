@@ -211,7 +211,7 @@ final class BodyFields {
 
     private static List<Double> cutters(FormInput form) {
         List<Double> sizes = new ArrayList<>();
-        for (String size : form.text("body.cuttersMm").split("[;\\s]+")) {
+        for (String size : form.brief("body.cuttersMm").split("[;\\s]+")) {
             if (!size.isBlank()) {
                 FormInput one = FormInput.of(Map.of("body.cuttersMm", size));
                 sizes.add(mm(one, "body.cuttersMm", Cutters.DIAMETER_MM));
@@ -230,7 +230,10 @@ final class BodyFields {
 
     /** A length in mm, or with cm or in behind it; what stands in the field is put into mm. */
     static double mm(FormInput form, String field, Range range) {
-        String typed = form.text(field).strip();
+        String typed = form.brief(field);
+        if (typed.isEmpty() && form.has(field)) {
+            return Double.NaN;
+        }
         String number = typed.replaceFirst("(?i)\\s*(mm|cm|in|inch|inches|\")$", "");
         double each = typed.matches("(?i).*(in|inch|inches|\")") ? MM_PER_INCH : typed.matches("(?i).*cm") ? 10 : 1;
         if (number.equals(typed)) {

@@ -25,6 +25,8 @@ public final class LinesCsv {
         "ingredient", "slug", "grams", "role", "pieces", "to_effect", "step", "written"
     };
 
+    private static final int MOST = 60;
+
     private LinesCsv() {}
 
     /** One row: what is not there is empty. */
@@ -60,9 +62,19 @@ public final class LinesCsv {
         return text.toString();
     }
 
+    /** Spreadsheets pass over spaces, tabs and breaks of the line in front; what is quoted already is quoted once more. */
+    private static boolean isFormula(String text) {
+        int at = 0;
+        while (at < text.length()
+                && (Character.isWhitespace(text.charAt(at)) || "\u00a0'".indexOf(text.charAt(at)) >= 0)) {
+            at++;
+        }
+        return at < text.length() && "=+-@".indexOf(text.charAt(at)) >= 0;
+    }
+
     /** A cell that a spreadsheet would take for a formula of its own is kept text. */
     private static String safe(String text) {
-        return text.matches("^[=+\\-@].*") ? "'" + text : text;
+        return isFormula(text) ? "'" + text : text;
     }
 
     /**
@@ -88,6 +100,9 @@ public final class LinesCsv {
             }
             List<Row> rows = new ArrayList<>();
             for (CSVRecord cells : parser) {
+                if (rows.size() == MOST) {
+                    throw fault("There are more than %d lines; a formula has at most that many.".formatted(MOST));
+                }
                 rows.add(new Row(
                         unquoted(cell(cells, "ingredient")),
                         cell(cells, "slug"),
@@ -105,7 +120,7 @@ public final class LinesCsv {
     }
 
     private static String unquoted(String text) {
-        return text.matches("^'[=+\\-@].*") ? text.substring(1) : text;
+        return text.startsWith("'") && isFormula(text) ? text.substring(1) : text;
     }
 
     private static String cell(CSVRecord cells, String column) {

@@ -24,6 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
  */
 public final class RecipeLd {
 
+    private static final int MOST = 60;
     private static final JsonMapper MAPPER =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
     private static final String UNTIL = "Until: ";
@@ -110,12 +111,26 @@ public final class RecipeLd {
         }
         JsonNode recipe = find(root)
                 .orElseThrow(() -> new InvalidInput(Fault.of("text", "", "There is no Recipe in this document.")));
+        requireFew(recipe);
         List<String> ingredients = new ArrayList<>();
         JsonNode lines = recipe.has("recipeIngredient") ? recipe.get("recipeIngredient") : recipe.path("ingredients");
         lines.forEach(l -> ingredients.add(text(l)));
         List<MethodStep> steps = new ArrayList<>();
         steps(recipe.path("recipeInstructions"), steps);
         return new Read(text(recipe.path("name")), family(text(recipe.path("recipeCategory"))), ingredients, steps);
+    }
+
+    /** A formula has at most so many lines and steps: a longer list is told before anything of it is read. */
+    private static void requireFew(JsonNode recipe) {
+        for (String list : List.of("recipeIngredient", "ingredients", "recipeInstructions")) {
+            int size = recipe.path(list).isArray() ? recipe.path(list).size() : 0;
+            if (size > MOST) {
+                throw new InvalidInput(Fault.of(
+                        "text",
+                        String.valueOf(size),
+                        "%s has %d entries; at most %d are read.".formatted(list, size, MOST)));
+            }
+        }
     }
 
     private static Optional<JsonNode> find(JsonNode node) {

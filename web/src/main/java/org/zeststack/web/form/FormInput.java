@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
@@ -45,6 +46,9 @@ public final class FormInput {
 
     /** What no field takes; each field has narrower bounds of its own. */
     public static final int LONGEST = 40_000;
+
+    /** What no number with its unit takes. */
+    private static final int BRIEF = 100;
 
     private FormInput(Map<String, String> typed) {
         this.typed = new LinkedHashMap<>();
@@ -137,7 +141,16 @@ public final class FormInput {
 
     /** A temperature inside a range, in °C; it may be typed in °F with its letter, as printed recipes have it. */
     public double celsius(String field, Range range) {
-        OptionalDouble celsius = DegreesText.parse(text(field).strip());
+        return celsius(field, range, DegreesText::parse);
+    }
+
+    /** Where a cook is stopped, in °C; it may be a range, which means its middle. */
+    public double stop(String field, Range range) {
+        return celsius(field, range, DegreesText::stop);
+    }
+
+    private double celsius(String field, Range range, Function<String, OptionalDouble> reader) {
+        OptionalDouble celsius = reader.apply(text(field).strip());
         if (celsius.isEmpty()) {
             return number(field, range);
         }
@@ -146,6 +159,17 @@ public final class FormInput {
             return Double.NaN;
         }
         return celsius.getAsDouble();
+    }
+
+    /** A short text, such as a length with its unit; what is longer is told, and is none. */
+    public String brief(String field) {
+        String text = text(field);
+        if (text.length() > BRIEF) {
+            faults.add(
+                    Fault.of(field, shortened(text), "%d characters; at most %d fit.".formatted(text.length(), BRIEF)));
+            return "";
+        }
+        return text.strip();
     }
 
     /** A whole number inside a range; the range's least with a fault noted where it is none. */

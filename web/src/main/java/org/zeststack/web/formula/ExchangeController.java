@@ -222,6 +222,7 @@ class ExchangeController {
         fields.put("family", family.name());
         fields.put("handlingLossFraction", "3");
         fields.put("measures", LineFields.measures(form).name());
+        fields.put("measuresChosen", "yes");
         return fields;
     }
 

@@ -4,14 +4,18 @@ import static org.zeststack.web.form.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Adjustment;
 import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.household.HouseholdLine;
+import org.zeststack.core.household.Measures;
 import org.zeststack.core.household.Recipe;
 import org.zeststack.core.household.RecipeReader;
 import org.zeststack.core.method.Act;
@@ -31,6 +35,10 @@ import org.zeststack.web.shelf.Shelf;
 class FormulaActs {
 
     private static final int LONGEST_PASTE = 40_000;
+    /** Says that somebody has chosen the measures, and not only a default stands there. */
+    private static final String CHOSEN = "measuresChosen";
+
+    private static final String WHICH_CUP = "read as %s: whose cups and spoons they are is not said";
 
     private final Shelf shelf;
     private final LineFields lines;
@@ -47,7 +55,8 @@ class FormulaActs {
         String[] words = act.split(":", 3);
         switch (words[0]) {
             case "add" -> add(form);
-            case "paste" -> paste(form);
+            case "paste" -> paste(form, words.length > 1 ? words[1] : "");
+            case "measures" -> measures(form, words.length > 1 ? words[1] : "");
             case "method" -> method(form);
             case "family" -> family(form);
             case "accept" -> {
@@ -82,32 +91,105 @@ class FormulaActs {
     }
 
     private void add(FormInput form) {
-        String text = form.text("quick");
+        List<String> written =
+                form.text("quick").lines().filter(l -> !l.isBlank()).toList();
         int next = next(form, "line");
-        for (String written : text.lines().filter(l -> !l.isBlank()).toList()) {
-            for (HouseholdLine read : shelf.reader().readAll(written, LineFields.measures(form))) {
-                lines.put(form.typed(), next++, read);
+        for (String line : written.stream().limit(FormulaFields.MOST_ROWS).toList()) {
+            for (HouseholdLine read : shelf.reader().readAll(line, LineFields.measures(form))) {
+                lines.put(form.typed(), next++, marked(read, form));
             }
         }
         form.typed().put("quick", "");
+        if (written.size() > FormulaFields.MOST_ROWS) {
+            form.typed()
+                    .put(
+                            "left",
+                            "%d lines; only the first %d were read."
+                                    .formatted(written.size(), FormulaFields.MOST_ROWS));
+        }
     }
 
-    private void paste(FormInput form) {
+    /** Whose cup it is has to be said; until then what was read with one is marked. */
+    private static HouseholdLine marked(HouseholdLine read, FormInput form) {
+        boolean open = read.ofTheKitchen() && read.grams() != null && !form.has(CHOSEN);
+        return open ? read.marked(WHICH_CUP.formatted(LineFields.measures(form).words())) : read;
+    }
+
+    /** Whether a line was read with cups or spoons of which nobody has said whose they are. */
+    static boolean asksWhichCup(FormInput form) {
+        String open = WHICH_CUP.formatted(LineFields.measures(form).words());
+        return !form.has(CHOSEN)
+                && Rows.used(form, "line").stream()
+                        .anyMatch(row -> LineFields.guesses(form.text("line." + row + ".guesses"))
+                                .contains(open));
+    }
+
+    /** Measures that somebody has chosen: what was read with others, and not changed since, is read again. */
+    private void measures(FormInput form, String chosen) {
+        Measures before = LineFields.measures(FormInput.of(Map.of("measures", form.text("measuresWas"))));
+        Measures now = LineFields.own(FormInput.of(Map.of("measures", chosen)));
+        if (now == null) {
+            return;
+        }
+        form.typed().put("measures", chosen);
+        form.typed().put("measuresWas", chosen);
+        form.typed().put(CHOSEN, "yes");
+        for (int row : Rows.used(form, "line")) {
+            String f = "line." + row + ".";
+            String written = form.text(f + "written");
+            if (written.isBlank() || !form.has(f + "slug")) {
+                continue;
+            }
+            HouseholdLine was = shelf.reader().read(written, before, form.text(f + "slug"));
+            HouseholdLine is = shelf.reader().read(written, now, form.text(f + "slug"));
+            if (was.ofTheKitchen() && LineFields.grams(was).equals(form.text(f + "grams"))) {
+                form.typed().put(f + "grams", LineFields.grams(is));
+            }
+            String open = WHICH_CUP.formatted(before.words());
+            form.typed()
+                    .put(
+                            f + "guesses",
+                            LineFields.joined(LineFields.guesses(form.text(f + "guesses")).stream()
+                                    .filter(guess -> !guess.equals(open))
+                                    .toList()));
+        }
+    }
+
+    /**
+     * Reads a pasted recipe into lines and steps. Where an earlier one was read already it asks first whether that is to be replaced.
+     *
+     * @param how {@code replace}, {@code more}, or empty to ask
+     */
+    private void paste(FormInput form, String how) {
         String text = form.text("paste");
         if (text.isBlank()) {
             return;
         }
+        boolean again = !form.text("pasted").isBlank() && hasPasted(form);
+        if (again && how.isEmpty()) {
+            form.typed().put("again", "yes");
+            return;
+        }
+        if (again && how.equals("replace")) {
+            dropPasted(form);
+        }
+        form.typed().remove("again");
         String taken = text.substring(0, Math.min(LONGEST_PASTE, text.length()));
         Recipe recipe = new RecipeReader(shelf.reader()).read(taken, LineFields.measures(form));
         Map<String, String> typed = form.typed();
-        int line = next(form, "line");
-        for (Recipe.Line read : recipe.lines()) {
-            lines.put(typed, line++, read.read());
-        }
         if (!recipe.steps().isEmpty() && untouched(form)) {
             MethodFields.drop(form);
         }
         int step = next(form, "step");
+        int numbered = MethodFields.written(form).size();
+        int line = next(form, "line");
+        for (Recipe.Line read : recipe.lines()) {
+            lines.put(typed, line, marked(read.read(), form));
+            if (read.place() != null) {
+                lines.place(typed, line, read.place(), numbered);
+            }
+            line++;
+        }
         for (Recipe.Step read : recipe.steps()) {
             MethodFields.put(typed, step++, step(read));
         }
@@ -119,15 +201,59 @@ class FormulaActs {
         if (!form.has("stopCelsius") && recipe.stopCelsius() != null) {
             typed.put("stopCelsius", shown(recipe.stopCelsius()));
         }
-        List<String> left = new ArrayList<>(recipe.rest());
+        List<String> left = new ArrayList<>(recipe.questions());
         if (!recipe.yields().isEmpty()) {
-            left.add(0, recipe.yields());
+            left.add(recipe.yields());
         }
+        left.addAll(recipe.rest());
         if (taken.length() < text.length()) {
             left.add("Only the first 40\u202f000 characters were read.");
         }
         typed.put("left", String.join("\n", left));
+        typed.put("pasted", taken);
         typed.put("paste", "");
+    }
+
+    /** Rows that came from the text that was pasted before. */
+    private List<Integer> pastedRows(FormInput form, String what, String field, Set<String> written) {
+        return Rows.used(form, what).stream()
+                .filter(row -> written.contains(form.text(what + "." + row + "." + field)))
+                .toList();
+    }
+
+    private Recipe before(FormInput form) {
+        return new RecipeReader(shelf.reader()).read(form.text("pasted"), LineFields.measures(form));
+    }
+
+    private static Set<String> sources(Recipe recipe) {
+        return recipe.lines().stream().map(l -> l.read().source().strip()).collect(Collectors.toSet());
+    }
+
+    private boolean hasPasted(FormInput form) {
+        return !pastedRows(form, "line", "written", sources(before(form))).isEmpty();
+    }
+
+    private void dropPasted(FormInput form) {
+        Recipe before = before(form);
+        Set<String> steps = before.steps().stream().map(Recipe.Step::action).collect(Collectors.toSet());
+        for (int row : reversed(pastedRows(form, "line", "written", sources(before)))) {
+            Rows.drop(form, "line", row);
+        }
+        for (int row : reversed(pastedRows(form, "step", "action", steps))) {
+            Rows.drop(form, "step", row);
+        }
+        if (form.text("name").equals(before.title())) {
+            form.typed().put("name", "");
+        }
+        if (before.stopCelsius() != null && form.text("stopCelsius").equals(shown(before.stopCelsius()))) {
+            form.typed().put("stopCelsius", "");
+        }
+    }
+
+    private static List<Integer> reversed(List<Integer> rows) {
+        List<Integer> reversed = new ArrayList<>(rows);
+        Collections.reverse(reversed);
+        return reversed;
     }
 
     private static MethodStep step(Recipe.Step read) {
@@ -144,7 +270,12 @@ class FormulaActs {
                 "",
                 null,
                 null,
-                Act.HAND,
+                switch (read.does()) {
+                    case COOK -> Act.COOK;
+                    case POUR -> Act.ADD;
+                    case SECOND_POT -> Act.SECOND_POT;
+                    case HAND -> Act.HAND;
+                },
                 "",
                 List.of(),
                 null);
@@ -161,12 +292,13 @@ class FormulaActs {
         }
     }
 
-    /** A method that nobody has touched follows the family. */
+    /** A method that nobody has touched follows the family, and so does the place of a line that nobody chose. */
     private void family(FormInput form) {
         if (untouched(form)) {
             MethodFields.drop(form);
             method(form);
         }
+        Rows.used(form, "line").forEach(row -> lines.placeAnew(form.typed(), row));
     }
 
     /** Whether the steps are those that some family brings, or none. */

@@ -115,6 +115,7 @@ class FormulaController {
         model.addAttribute("families", Family.values());
         model.addAttribute("roles", FormulaLine.Role.values());
         model.addAttribute("measures", Measures.values());
+        model.addAttribute("whichCup", FormulaActs.asksWhichCup(form));
         model.addAttribute("scaleBys", ScaleForm.By.values());
         model.addAttribute("scaleBars", scaling.barsWith(id));
         model.addAttribute("vessels", scaling.vessels());

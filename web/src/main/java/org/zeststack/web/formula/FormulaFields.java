@@ -24,7 +24,7 @@ import org.zeststack.web.form.Rows;
 /** Fields of a formula's form: {@code line.N.grams}, {@code step.N.action} and so on, to text and back. */
 final class FormulaFields {
 
-    private static final int MOST_ROWS = 60;
+    static final int MOST_ROWS = 60;
     private static final String YES = "yes";
 
     private final LineFields lines;
@@ -46,6 +46,7 @@ final class FormulaFields {
         fields.put("family", formula.family().name());
         fields.put(
                 "measures", formula.measures() == null ? "" : formula.measures().name());
+        fields.put("measuresChosen", formula.measures() == null ? "" : "yes");
         fields.put("stopCelsius", formula.cooked() ? shown(formula.stopCelsius()) : "");
         fields.put("handlingLossFraction", shown(100 * formula.handlingLossFraction()));
         fields.put("byEye", finish.byEye() ? YES : "");
@@ -88,7 +89,7 @@ final class FormulaFields {
     /** Reads a formula; every fault is noted in the form under the row's own field. */
     Optional<Read> read(FormInput form) {
         Family family = form.choice("family", Family.class);
-        Double stop = form.has("stopCelsius") ? form.celsius("stopCelsius", Cook.STOP_CELSIUS) : null;
+        Double stop = form.has("stopCelsius") ? form.stop("stopCelsius", Cook.STOP_CELSIUS) : null;
         double loss = form.percent("handlingLossFraction", Formula.LOSS_FRACTION);
         Finish finish = finish(form);
         List<Integer> rows = new ArrayList<>();

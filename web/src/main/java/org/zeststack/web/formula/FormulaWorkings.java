@@ -145,8 +145,10 @@ class FormulaWorkings {
         model.addAttribute("place", place);
         model.addAttribute("currency", workshop.surroundings().currency());
         boolean empty = Rows.used(form, "line").stream().noneMatch(n -> form.has("line." + n + ".ingredient"));
-        Optional<FormulaFields.Read> read = empty ? Optional.empty() : fields.read(form);
-        Optional<Worked> worked = read.flatMap(r -> worked(id, form, r, place));
+        // What was refused is worked out all the same, as far as it can be: its numbers and marks stay.
+        FormInput readable = form.faulty() ? FormInput.of(form.typed()) : form;
+        Optional<FormulaFields.Read> read = empty ? Optional.empty() : fields.read(readable);
+        Optional<Worked> worked = read.flatMap(r -> worked(id, readable, r, place));
         model.addAttribute("worked", worked.orElse(null));
         model.addAttribute("balance", worked.map(Worked::balance).orElse(null));
         Map<Integer, RowNote> rowNotes = rowNotes(form, read, worked);

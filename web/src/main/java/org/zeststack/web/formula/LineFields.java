@@ -15,6 +15,7 @@ import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.UsualPlace;
 import org.zeststack.core.household.HouseholdLine;
 import org.zeststack.core.household.Measures;
+import org.zeststack.core.household.Recipe;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
@@ -63,8 +64,9 @@ class LineFields {
         String bare = read.source().strip();
         fields.put(f + "ingredient", read.ingredient() == null ? bare : names.of(read.ingredient()));
         fields.put(f + "slug", read.ingredient() == null ? "" : read.ingredient());
-        fields.put(f + "grams", read.grams() == null ? "" : shown(Math.round(read.grams() * 100) / 100.0));
-        Optional<FormulaLine.Role> usual = read.optional() ? Optional.empty() : usualPlace(fields.get("family"), read);
+        fields.put(f + "grams", grams(read));
+        Optional<FormulaLine.Role> usual =
+                read.optional() ? Optional.empty() : usualPlace(fields.get("family"), read.ingredient());
         FormulaLine.Role role = usual.orElse(read.optional() ? FormulaLine.Role.OPTIONAL : FormulaLine.Role.POT);
         fields.put(f + "role", role.name());
         fields.put(f + "effect", read.toEffect() ? "yes" : "");
@@ -110,11 +112,60 @@ class LineFields {
         }
     }
 
-    private Optional<FormulaLine.Role> usualPlace(String family, HouseholdLine read) {
+    private Optional<FormulaLine.Role> usualPlace(String family, String slug) {
         return Arrays.stream(Family.values())
-                .filter(f -> f.name().equals(family) && read.ingredient() != null)
+                .filter(f -> f.name().equals(family) && slug != null)
                 .findFirst()
-                .flatMap(f -> shelf.table().find(read.ingredient()).flatMap(i -> UsualPlace.of(f, i)));
+                .flatMap(f -> shelf.table().find(slug).flatMap(i -> UsualPlace.of(f, i)));
+    }
+
+    /** Grams of a household line as a field has them; empty where they are not known. */
+    static String grams(HouseholdLine read) {
+        return read.grams() == null ? "" : shown(Math.round(read.grams() * 100) / 100.0);
+    }
+
+    static String joined(List<String> guesses) {
+        return String.join(BAR, guesses);
+    }
+
+    /**
+     * Puts row {@code n} where a recipe's method says. What does not bear boiling is marked where the method boils it.
+     *
+     * @param before how many steps stand before those of the recipe
+     */
+    void place(Map<String, String> fields, int n, Recipe.Place place, int before) {
+        String f = "line." + n + ".";
+        boolean cooked = place.where() != Recipe.Where.OFF_HEAT;
+        Optional<FormulaLine.Role> usual = usualPlace(fields.get("family"), fields.get(f + "slug"));
+        if (FormulaLine.Role.OPTIONAL.name().equals(fields.get(f + "role"))) {
+            return;
+        }
+        FormulaLine.Role role = cooked
+                ? FormulaLine.Role.POT
+                : usual.filter(r -> r == FormulaLine.Role.WARM).orElse(FormulaLine.Role.OFF_HEAT);
+        fields.put(f + "role", role.name());
+        fields.put(f + "placed", "");
+        fields.put(f + "step", place.step() < 0 ? "" : String.valueOf(before + place.step() + 1));
+        if (cooked && usual.isPresent()) {
+            List<String> guesses = new ArrayList<>(guesses(fields.get(f + "guesses")));
+            guesses.add("boils with the others, as the method says; usually it goes in "
+                    + usual.get().words());
+            fields.put(f + "guesses", joined(guesses));
+        }
+    }
+
+    /** Puts row {@code n} where the family that is chosen now usually has it, unless somebody has chosen its place. */
+    void placeAnew(Map<String, String> fields, int n) {
+        String f = "line." + n + ".";
+        String role = fields.getOrDefault(f + "role", "");
+        String placed = fields.getOrDefault(f + "placed", "");
+        boolean chosen = placed.isEmpty() ? !role.equals(FormulaLine.Role.POT.name()) : !placed.equals(role);
+        if (chosen || !fields.getOrDefault(f + "step", "").isBlank()) {
+            return;
+        }
+        Optional<FormulaLine.Role> usual = usualPlace(fields.get("family"), fields.get(f + "slug"));
+        fields.put(f + "role", usual.orElse(FormulaLine.Role.POT).name());
+        fields.put(f + "placed", usual.map(Enum::name).orElse(""));
     }
 
     /** Reads row {@code n}; faults are noted under its fields. */
@@ -161,7 +212,10 @@ class LineFields {
 
     /** Grams, or an amount in any measure that a line may have. */
     private Amount amount(FormInput form, String f, String slug) {
-        String typed = form.text(f + "grams").strip();
+        String typed = form.brief(f + "grams");
+        if (typed.isEmpty() && form.has(f + "grams")) {
+            return null;
+        }
         OptionalDouble plain = AmountText.parse(typed.replaceFirst("(?<=[0-9])\\s*g$", ""));
         if (plain.isPresent() && Formula.LINE_GRAMS.holds(plain.getAsDouble())) {
             return new Amount(plain.getAsDouble(), null, List.of());

@@ -231,7 +231,7 @@ class ScaleForm {
 
     /** A tray as written, {@code 230 × 330 mm} or {@code 9 x 13 in}; null with a fault noted where it is none. */
     private static Vessel tray(FormInput form, String field) {
-        String typed = form.text(field).strip();
+        String typed = form.brief(field);
         var sides = java.util.regex.Pattern.compile(
                         "([0-9]+(?:[.,][0-9]+)?)\\s*(?:x|\u00d7|\\*|by)\\s*([0-9]+(?:[.,][0-9]+)?)\\s*(mm|cm|in|inch|inches|\")?.*",
                         java.util.regex.Pattern.CASE_INSENSITIVE)

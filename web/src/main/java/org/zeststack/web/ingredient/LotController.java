@@ -154,7 +154,7 @@ class LotController {
 
     /** What the lot would be if it were cooked again to a higher stop. */
     private void again(Ingredient now, double grams, FormInput form, Model model) {
-        double stop = form.celsius("stopCelsius", Cook.STOP_CELSIUS);
+        double stop = form.stop("stopCelsius", Cook.STOP_CELSIUS);
         if (form.faulty()) {
             return;
         }

@@ -75,9 +75,9 @@ public class FormulaPageTest extends WithDemo {
         assertThat(field("line.1.grams")).hasValue("300");
         assertThat(field("step.1.cue")).hasValue(Pattern.compile("245.*20 minutes"));
         assertThat(page.locator("[data-live=ends-1]")).containsText("118.3");
-        // Which cream, how much a pinch is, and that butter goes in off the heat.
+        // Which cream, how much a pinch is, and that butter boils, as the text says.
         assertThat(page.locator(".guess-mark")).hasCount(3);
-        assertThat(page.locator("[name='line.3.role']")).hasValue("OFF_HEAT");
+        assertThat(page.locator("[name='line.3.role']")).hasValue("POT");
         assertThat(page.locator("[data-out=moisture]")).containsText("%");
     }
 

@@ -47,7 +47,10 @@ public class PathTest {
     @Test(dependsOnMethods = "setUpTheWorkshop")
     public void theDemoOpensBesideAnEmptyWorkshop() {
         owner.navigate("/");
-        owner.click("button:has-text('Look around the demo')");
+        // A second workshop is made and filled meanwhile.
+        owner.click(
+                "button:has-text('Look around the demo')",
+                new Page.ClickOptions().setTimeout(90_000));
         assertThat(owner.locator("table")).containsText("runa");
         Page demo = owner.waitForPopup(() -> owner.click("text=Open the demo"));
         assertThat(demo.locator("h1")).hasText("Sign in");

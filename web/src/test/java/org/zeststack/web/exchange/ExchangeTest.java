@@ -266,4 +266,32 @@ public class ExchangeTest {
         expectThrows(InvalidInput.class, () -> LinesCsv.read("a,b\n1,2"));
         expectThrows(InvalidInput.class, () -> LinesCsv.read("ingredient,grams\n\"open"));
     }
+
+    /** A cell must be no formula of a spreadsheet, whatever stands before its sign; and it comes back as it was. */
+    @Test
+    public void aSpreadsheetFindsNoFormulaOfItsOwn() {
+        for (String written : List.of(
+                "=1+1", "+1", "-1", "@x", "\n=1+1", "\t=1", " =1", "\r\n  @x", "\u00a0=1", "'=1", "1 = 2", "plain")) {
+            FormulaLine line = new FormulaLine("sugar", 1, FormulaLine.Role.POT, null, false, null, written, List.of());
+            Formula formula = new Formula(Family.OTHER, List.of(line), null, 0.02, List.of());
+            String csv = LinesCsv.write(formula, Map.of("sugar", written));
+            List<LinesCsv.Row> rows = LinesCsv.read(csv);
+            assertEquals(rows.get(0).written().strip(), written.strip(), csv);
+            assertTrue(!csv.matches("(?s).*[,\"]\\s*[=+@-].*"), csv);
+        }
+    }
+
+    @Test
+    public void longListsAreToldBeforeTheyAreRead() {
+        String entries = "\"1 cup sugar\",".repeat(61).replaceAll(",$", "");
+        String told = expectThrows(
+                        InvalidInput.class,
+                        () -> RecipeLd.read("{\"@type\":\"Recipe\",\"recipeIngredient\":[" + entries + "]}"))
+                .getMessage();
+        assertTrue(told.contains("61 entries; at most 60"), told);
+        RecipeLd.read(
+                "{\"@type\":\"Recipe\",\"recipeIngredient\":[" + entries.replaceFirst("\"1 cup sugar\",", "") + "]}");
+        assertEquals(LinesCsv.read("slug,grams\n" + "sugar,1\n".repeat(60)).size(), 60);
+        expectThrows(InvalidInput.class, () -> LinesCsv.read("slug,grams\n" + "sugar,1\n".repeat(61)));
+    }
 }
