@@ -48,10 +48,11 @@ public record Makeup(
      * @param looseMl room that the grain takes when it lies loose: its pieces fill 0.6 of that (common practice, no source)
      * @param binderGrams everything else of the finished mass
      * @param binderMl room that this takes without air
+     * @param meltedGrams grain that stands in the pot, where it becomes part of the binder
      */
-    public record Grain(double grams, double looseMl, double binderGrams, double binderMl) {
+    public record Grain(double grams, double looseMl, double binderGrams, double binderMl, double meltedGrams) {
 
-        public static final Grain NONE = new Grain(0, 0, 0, 0);
+        public static final Grain NONE = new Grain(0, 0, 0, 0, 0);
 
         /** Share of the room between the pieces that the binder fills; more than 1 where it carries them. */
         public double filled() {
@@ -62,15 +63,22 @@ public record Makeup(
     private static Grain grain(Formula formula, FormulaBalance balance, IngredientTable table) {
         double grams = 0;
         double loose = 0;
+        double melted = 0;
         for (FormulaLine line : formula.lines()) {
             Ingredient of = table.get(line.ingredient());
-            if (line.counts() && of.bulk().porous() && formula.keepsPores(line)) {
+            if (!line.counts() || !of.bulk().porous()) {
+                continue;
+            }
+            if (!formula.keepsPores(line)) {
+                melted += line.grams();
+            } else {
                 grams += line.grams();
                 loose += line.grams() / Density.of(of).usual() / Density.PACKING;
             }
         }
         double rest = Math.max(0, balance.after().totalGrams() - grams);
-        return grams == 0 ? Grain.NONE : new Grain(grams, loose, rest, rest / Density.ofMass(balance.after()));
+        return new Grain(
+                grams, loose, grams == 0 ? 0 : rest, grams == 0 ? 0 : rest / Density.ofMass(balance.after()), melted);
     }
 
     /**

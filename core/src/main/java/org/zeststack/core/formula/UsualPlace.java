@@ -8,6 +8,7 @@ import java.util.function.Predicate;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.ingredient.Nature;
 
 /**
  * Where a line of a pasted recipe usually goes in, told from what the ingredient is made of: what would curdle, scorch, melt away
@@ -27,6 +28,10 @@ public final class UsualPlace {
     private static final Predicate<Ingredient> WHITES = i -> i.allergens().contains("egg");
     private static final Predicate<Ingredient> CHOCOLATE = i -> grams(i, Part.COCOA_BUTTER) >= COCOA;
     private static final Predicate<Ingredient> NUTS = UsualPlace::isCrunchy;
+    /** Puffed, flaked, baked or shredded: dry things that a binder holds together and that are no powder in it. */
+    private static final Predicate<Ingredient> GRAIN =
+            i -> i.bulk().porous() || i.dryActivity() > 0 && i.nature().kind() != Nature.Kind.POWDER;
+
     private static final Predicate<Ingredient> BUTTER = i -> grams(i, Part.MILK_FAT) >= BUTTERY;
     private static final Predicate<Ingredient> SPIRIT = i -> grams(i, Part.ALCOHOL) >= SPIRITUOUS;
 
@@ -44,6 +49,8 @@ public final class UsualPlace {
                     new Rule(NUTS, Role.OFF_HEAT),
                     new Rule(BUTTER, Role.OFF_HEAT),
                     new Rule(SPIRIT, Role.OFF_HEAT)),
+            Family.Kind.BINDER,
+            List.of(new Rule(GRAIN, Role.WARM), new Rule(NUTS, Role.WARM)),
             Family.Kind.GANACHE,
             List.of(
                     new Rule(CHOCOLATE, Role.OFF_HEAT),

@@ -266,6 +266,18 @@ public final class FormulaCalls {
     /** Grain and what binds it, by mass and by the room between the pieces. */
     private void binder() {
         Makeup.Grain grain = makeup.grain();
+        if (grain.meltedGrams() > 0) {
+            add(
+                    Weight.TAKE_CARE,
+                    "binder",
+                    "%s g of grain stand in the pot, where it loses its air and becomes part of the binder: fold it in."
+                            .formatted(fixed(grain.meltedGrams(), 0)),
+                    "porous grain folded in %s g, in the pot %s g"
+                            .formatted(fixed(grain.grams(), 0), fixed(grain.meltedGrams(), 0)));
+        }
+        if (grain.grams() == 0 && grain.meltedGrams() > 0) {
+            return;
+        }
         if (grain.grams() == 0) {
             add(Weight.GOOD_TO_KNOW, "binder", "No grain is in it yet: it is all binder.", "porous grain 0 g");
             return;

@@ -172,7 +172,9 @@ public class FormulaWaysTest {
                 squares.withLines(List.of(squares.lines().get(0), new FormulaLine("rice-crisped", 180, Role.POT)));
         Formula pot = new Formula(
                 boiled.family(), boiled.lines(), null, 0, List.of(), new Finish(true, 0.05, 0.05, 0, 0), null);
-        assertEquals(Makeup.of(pot, balance(pot), TABLE, Map.of()).grain(), Makeup.Grain.NONE);
+        Makeup.Grain melted = Makeup.of(pot, balance(pot), TABLE, Map.of()).grain();
+        assertEquals(melted.grams(), 0.0);
+        assertEquals(melted.meltedGrams(), 180.0);
         assertEquals(steps(DefaultMethods.of(squares)), "WEIGH HAND HAND HAND YIELD HAND HAND", "warmed, not cooked");
         Formula written = new Formula(
                 Family.PUFFED, squares.lines(), null, 0, DefaultMethods.of(Family.PUFFED), Finish.PLAIN, Map.of());

@@ -74,7 +74,7 @@ final class FormulaProbes {
 
         /** Grain, the rest of the kilogram binding it. */
         Mass bound(double binder) {
-            grain = new Makeup.Grain(1000 * (1 - binder), 5000, 1000 * binder, 700 * binder);
+            grain = new Makeup.Grain(1000 * (1 - binder), 5000, 1000 * binder, 700 * binder, 0);
             return this;
         }
 

@@ -1,15 +1,12 @@
 package org.zeststack.core.judge;
 
-import static org.testng.Assert.assertEquals;
-
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import org.testng.annotations.Test;
+import org.zeststack.core.Recorded;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Family;
@@ -83,19 +80,13 @@ public class WrittenCallsTest {
         return String.join("\n", lines) + "\n";
     }
 
-    private static String read(String name) throws IOException {
-        try (InputStream read = WrittenCallsTest.class.getResourceAsStream(name)) {
-            return read == null ? "" : new String(read.readAllBytes(), StandardCharsets.UTF_8);
-        }
-    }
-
     @Test
     public void barsAreToldWhatWasReadThrough() throws IOException {
-        assertEquals(ofBars(), read("calls-of-bars.txt"));
+        Recorded.check(WrittenCallsTest.class, "calls-of-bars.txt", ofBars());
     }
 
     @Test
     public void formulasAreToldWhatWasReadThrough() throws IOException {
-        assertEquals(ofFormulas(), read("calls-of-formulas.txt"));
+        Recorded.check(WrittenCallsTest.class, "calls-of-formulas.txt", ofFormulas());
     }
 }

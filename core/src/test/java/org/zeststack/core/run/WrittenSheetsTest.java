@@ -1,10 +1,6 @@
 package org.zeststack.core.run;
 
-import static org.testng.Assert.assertEquals;
-
 import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.Recorded;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
@@ -194,9 +191,6 @@ public class WrittenSheetsTest {
 
     @Test(dataProvider = "sheets")
     public void isWrittenAsItWasRead(String name) throws IOException {
-        try (InputStream read = WrittenSheetsTest.class.getResourceAsStream("sheet-" + name + ".txt")) {
-            String expected = read == null ? "" : new String(read.readAllBytes(), StandardCharsets.UTF_8);
-            assertEquals(written(sheet(name)), expected);
-        }
+        Recorded.check(WrittenSheetsTest.class, "sheet-" + name + ".txt", written(sheet(name)));
     }
 }

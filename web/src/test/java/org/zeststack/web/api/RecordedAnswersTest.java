@@ -13,11 +13,12 @@ import tools.jackson.databind.JsonNode;
  */
 public class RecordedAnswersTest extends DemoCalls {
 
-    private static final double SAME = 1e-9;
+    static final double SAME = 1e-9;
+    static final String FILE = "recorded-answers.json";
 
     @DataProvider
     public Object[][] calls() throws Exception {
-        JsonNode calls = cases("recorded-answers.json");
+        JsonNode calls = cases(FILE);
         Object[][] rows = new Object[calls.size()][];
         for (int i = 0; i < rows.length; i++) {
             rows[i] = new Object[] {i, calls.get(i)};

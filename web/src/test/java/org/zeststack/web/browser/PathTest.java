@@ -48,9 +48,7 @@ public class PathTest {
     public void theDemoOpensBesideAnEmptyWorkshop() {
         owner.navigate("/");
         // A second workshop is made and filled meanwhile.
-        owner.click(
-                "button:has-text('Look around the demo')",
-                new Page.ClickOptions().setTimeout(90_000));
+        owner.click("button:has-text('Look around the demo')", new Page.ClickOptions().setTimeout(90_000));
         assertThat(owner.locator("table")).containsText("runa");
         Page demo = owner.waitForPopup(() -> owner.click("text=Open the demo"));
         assertThat(demo.locator("h1")).hasText("Sign in");
