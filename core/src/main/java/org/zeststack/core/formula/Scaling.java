@@ -31,6 +31,7 @@ import org.zeststack.core.sugar.Foam;
  * @param batches equal batches to make, the greater of the two
  * @param roundingGrams what rounding to the scale adds to or takes from everything weighed out
  * @param worstRounding greatest share by which one line was rounded
+ * @param whole what making counted pieces whole did to the rest; empty where it did nothing
  * @param why the arithmetic
  */
 public record Scaling(
@@ -45,6 +46,7 @@ public record Scaling(
         int batches,
         double roundingGrams,
         double worstRounding,
+        Optional<WholePieces> whole,
         Working why) {
 
     public static final Range FACTOR = new Range(0.0001, 10_000, "");
@@ -69,6 +71,25 @@ public record Scaling(
      * @param pieces pieces, all batches together, whole but in the smallest batches; null where nothing is counted
      */
     public record Line(int index, String ingredient, double grams, double weighedGrams, Double pieces) {}
+
+    /**
+     * Counted pieces that were made whole.
+     *
+     * @param grams of whole pieces
+     * @param insteadOfGrams what the factor alone would ask for
+     * @param restFactor what the other lines are multiplied by instead of the factor
+     */
+    public record WholePieces(double grams, double insteadOfGrams, double restFactor) {
+
+        /** Grams below which nobody notices. */
+        private static final double UNSEEN = 0.05;
+
+        /** In words, for whoever weighs. */
+        public String words(double factor) {
+            return "Whole pieces: %s g of them instead of %s g, so everything else is multiplied by %s instead of %s."
+                    .formatted(fixed(grams, 1), fixed(insteadOfGrams, 1), fixed(restFactor, 4), fixed(factor, 4));
+        }
+    }
 
     /**
      * What the masses must fit into.
@@ -122,6 +143,7 @@ public record Scaling(
         private final double counted;
         private final Limits limits;
         private final Working.Builder why = Working.of("Scaling");
+        private Optional<WholePieces> pieces = Optional.empty();
         private int batches = 1;
 
         Scaler(Formula formula, FormulaBalance balance, double factor, double counted, Limits limits) {
@@ -187,6 +209,7 @@ public record Scaling(
                     batches,
                     rounded,
                     worst,
+                    pieces,
                     why.from(
                             "Water left by IAPWS, Starzak and Peacock 1997, Norrish 1966, Ross 1975; foaming heights are "
                                     + "common practice, no source."));
@@ -211,6 +234,9 @@ public record Scaling(
                 }
             }
             double others = rest == 0 ? wanted : Math.max(0, (rest * wanted + inPieces - whole) / rest);
+            if (inPieces > 0 && Math.abs(whole - inPieces) > WholePieces.UNSEEN) {
+                pieces = Optional.of(new WholePieces(whole, inPieces, others));
+            }
             if (inPieces > 0 && rest > 0) {
                 why.line(
                         "Whole pieces",

@@ -87,6 +87,27 @@ public record MethodStep(
                         : Boolean.valueOf(row.text("stir").equals("yes")));
     }
 
+    /** The same in other words. */
+    public MethodStep saying(String words) {
+        return new MethodStep(
+                words,
+                cue,
+                caution,
+                tool,
+                setting,
+                handsOff,
+                restLeastMinutes,
+                restGreatestMinutes,
+                right,
+                wrong,
+                rightPhoto,
+                wrongPhoto,
+                does,
+                part,
+                takes,
+                stir);
+    }
+
     /** The same step doing something. */
     public MethodStep doing(Act act, String to) {
         return new MethodStep(

@@ -18,9 +18,13 @@ import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Needs;
+import org.zeststack.core.formula.Scaling;
+import org.zeststack.core.formula.WrittenAmounts;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
@@ -179,7 +183,7 @@ public final class RunPlanner {
                 formula.stopCelsius(),
                 here,
                 here == null ? null : order.thermometer().readingAt(here),
-                DefaultMethods.of(formula),
+                worded(formula, batch.scaling()),
                 why(batch, here),
                 made.leastGrams(),
                 made.greatestGrams(),
@@ -193,6 +197,19 @@ public final class RunPlanner {
                 made.cook().map(c -> c.after().totalGrams()).orElse(null),
                 formula.cooked() ? new PotPlanner(order, ingredients).plan(batch) : null,
                 fat(made.after()));
+    }
+
+    /** The steps in their own words, with the amounts in them for one pot of this run. */
+    private static List<MethodStep> worded(Formula formula, Scaling scaling) {
+        double each = scaling.factor() / scaling.batches();
+        return DefaultMethods.of(formula).stream()
+                .map(step -> step.saying(WrittenAmounts.times(step.action(), each)))
+                .map(step -> step.does() == Act.WEIGH
+                        ? scaling.whole()
+                                .map(whole -> step.saying(step.action() + ". " + whole.words(scaling.factor())))
+                                .orElse(step)
+                        : step)
+                .toList();
     }
 
     private static RunSheet.Fat fat(Composition of) {
@@ -238,6 +255,10 @@ public final class RunPlanner {
                         "%s g; %s %% of it is finished",
                         fixed(made.before().totalGrams(), 0),
                         fixed(100 * made.leastGrams() / made.before().totalGrams(), 1));
+        batch.scaling()
+                .whole()
+                .ifPresent(whole ->
+                        working.line("Pieces", "%s", whole.words(batch.scaling().factor())));
         batch.scaling().sharedOut().ifPresent(words -> working.line("Batches", "%s", words));
         if (here != null && !order.measured()) {
             working.line("Stop", "without a thermometer: by weight and cold water");

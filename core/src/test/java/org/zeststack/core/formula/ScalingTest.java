@@ -246,6 +246,31 @@ public class ScalingTest {
         assertEquals(Scaling.of(mix, balance(mix), 1, pot(1)).pots(), 1, "what is not boiled wants no pot");
     }
 
+    /** A dough with one egg: 50 g stay whole where 39.25 g are asked for, and what that does to the rest is said. */
+    @Test
+    public void wholePiecesSayWhatTheyDoToTheRest() {
+        Formula dough = new Formula(
+                Family.BISCUIT_ROLLED,
+                List.of(
+                        new FormulaLine("flour-wheat", 250, Role.POT),
+                        new FormulaLine("butter", 125, Role.POT),
+                        new FormulaLine("egg-whole", 50, Role.POT, 1.0, false, null, "", List.of())),
+                null,
+                0,
+                List.of());
+        FormulaBalance balance = FormulaBalance.of(dough, TABLE, 101.325);
+        Scaling scaled = Scaling.of(dough, balance, 0.785, Scaling.Limits.NONE);
+        Scaling.WholePieces whole = scaled.whole().orElseThrow();
+        near(whole.grams(), 50, 1e-9, "one whole egg");
+        near(whole.insteadOfGrams(), 39.25, 1e-9, "0.785 of it");
+        near(whole.restFactor(), (375 * 0.785 + 39.25 - 50) / 375, 1e-9, "the sum stays");
+        near(scaled.lines().get(0).grams(), 250 * whole.restFactor(), 1e-9, "flour");
+        assertEquals(
+                whole.words(0.785),
+                "Whole pieces: 50.0 g of them instead of 39.3 g, so everything else is multiplied by 0.7563 instead of 0.7850.");
+        assertTrue(Scaling.of(dough, balance, 2, Scaling.Limits.NONE).whole().isEmpty(), "two whole eggs are two");
+    }
+
     private static Scaling.Limits pot(double litres) {
         return new Scaling.Limits(litres, null, 0.1);
     }
@@ -324,6 +349,6 @@ public class ScalingTest {
     }
 
     private static Scaling spread(Scaling of, double least, double most) {
-        return new Scaling(of.factor(), of.lines(), 0, least, most, least, 1, 1, 1, 0, 0, of.why());
+        return new Scaling(of.factor(), of.lines(), 0, least, most, least, 1, 1, 1, 0, 0, of.whole(), of.why());
     }
 }
