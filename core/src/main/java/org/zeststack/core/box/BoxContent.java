@@ -5,13 +5,14 @@ import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.judge.Keeping;
-import org.zeststack.core.keeping.ShelfBand;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -117,28 +118,20 @@ public final class BoxContent {
         }
     }
 
+    /** The bar that keeps shortest decides, and before any other one of which it is not known. */
     private void keeping(List<Call> calls) {
-        parts.stream()
-                .min(Comparator.comparing(p -> Keeping.of(p.stack()).leastWeeks()))
-                .ifPresent(p -> {
-                    Keeping keeping = Keeping.of(p.stack());
-                    if (!keeping.known()) {
-                        add(
-                                calls,
-                                Weight.TAKE_CARE,
-                                "keeps-unknown",
-                                "How long %s keeps is not known, nor how long the box does. Have it measured."
-                                        .formatted(p.name()),
-                                "no water activity for " + keeping.unknown());
-                        return;
-                    }
-                    boolean days = keeping.band() == ShelfBand.WET;
+        Map<Part, Keeping> all = new LinkedHashMap<>();
+        parts.forEach(p -> all.put(p, Keeping.of(p.stack())));
+        all.entrySet().stream()
+                .min(Comparator.comparing(
+                        e -> e.getValue().known() ? e.getValue().life().greatestDays() : -1))
+                .ifPresent(e -> {
+                    Keeping keeping = e.getValue();
                     add(
                             calls,
-                            days ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
-                            days ? "keeps-days-only" : "keeping",
-                            "%s decides: %s. A laboratory's measurement and your local rules decide."
-                                    .formatted(p.name(), keeping.words()),
+                            keeping.weight(),
+                            keeping.code(),
+                            "%s decides: %s".formatted(e.getKey().name(), keeping.message()),
                             keeping.arithmetic());
                 });
     }

@@ -79,7 +79,7 @@ public final class DefaultMethods {
 
     /** Whether a pot of it is taken off at a reading or by eye. */
     private static boolean boils(Formula formula) {
-        return formula.cooked() || formula.finish().byEye();
+        return formula.boiled();
     }
 
     private static MethodStep any(Act act) {

@@ -84,7 +84,7 @@ public record Formula(
      * @param indexes of lines that are planned this time
      */
     public Formula including(Set<Integer> indexes, IngredientTable ingredients) {
-        boolean boiled = cooked() || finish.byEye();
+        boolean boiled = boiled();
         List<FormulaLine> planned = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             FormulaLine line = lines.get(i);
@@ -99,8 +99,13 @@ public record Formula(
 
     /** Whether the pores of a line stay: what is boiled, or melted down to bind grain, has none left. */
     boolean keepsPores(FormulaLine line) {
-        boolean melted = cooked() || finish.byEye() || family == Family.PUFFED;
+        boolean melted = boiled() || family == Family.PUFFED;
         return !(melted && line.role() == FormulaLine.Role.POT);
+    }
+
+    /** Whether what stands in its pot is boiled, to a reading or by eye. */
+    public boolean boiled() {
+        return cooked() || finish.byEye();
     }
 
     /** Whether it is cooked to a reading. */

@@ -10,11 +10,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
-import org.zeststack.core.rule.Bound;
-import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.sugar.Cook;
-import org.zeststack.core.water.Solution;
-import org.zeststack.core.water.WaterActivity;
 
 /**
  * A formula before and after cooking, baking and whipping.
@@ -29,8 +25,7 @@ import org.zeststack.core.water.WaterActivity;
  * @param moistureKnown false where it ends by eye and nobody has said how moist it is
  * @param density of the finished mass at 20 °C, with its air and the pores of what keeps them
  * @param bulk the same as an ingredient of another formula has it
- * @param activity water activity at 25 °C; empty where refused
- * @param activityRefused why there is no water activity; empty where there is one
+ * @param freeWater how free its water is
  */
 public record FormulaBalance(
         Composition before,
@@ -43,10 +38,7 @@ public record FormulaBalance(
         boolean moistureKnown,
         Density density,
         Bulk bulk,
-        Optional<WaterActivity> activity,
-        String activityRefused) {
-
-    private static final Bound DRY_MASS = Bounds.shipped().of("dry-mass");
+        FreeWater freeWater) {
 
     /**
      * Balances a formula whose lines have been checked.
@@ -81,8 +73,7 @@ public record FormulaBalance(
                 moistureKnown,
                 density,
                 bulk,
-                activity,
-                activityRefused);
+                freeWater);
     }
 
     private static FormulaBalance started(Formula formula, IngredientTable ingredients, double pressureKpa) {
@@ -114,39 +105,18 @@ public record FormulaBalance(
         Composition after = baked(whole, before, finish.bakedLossFraction());
         double other = after.totalGrams() - cooked.totalGrams();
         Density density = density(formula, ingredients, after);
-        return finished(formula, before, pots, cook, after, density, least + other, greatest + other, known);
-    }
-
-    private static FormulaBalance finished(
-            Formula formula,
-            Composition before,
-            FormulaPots pots,
-            Optional<Cook> cook,
-            Composition after,
-            Density density,
-            double least,
-            double greatest,
-            boolean known) {
-        Optional<WaterActivity> activity = Optional.empty();
-        String refused = "";
-        try {
-            activity = Optional.of(activity(formula.family(), after, known));
-        } catch (Refusal refusal) {
-            refused = refusal.getMessage();
-        }
         return new FormulaBalance(
                 before,
                 pots.all(),
                 pots,
                 cook,
                 after,
-                least,
-                greatest,
+                least + other,
+                greatest + other,
                 known,
                 density,
                 bulk(density, after),
-                activity,
-                refused);
+                FreeWater.of(formula, ingredients, after, known));
     }
 
     /**
@@ -180,23 +150,6 @@ public record FormulaBalance(
 
     private static Bulk bulk(Density density, Composition after) {
         return density.usual() < Density.ofMass(after) * (1 - 1e-9) ? Bulk.of(density.usual()) : Bulk.MASSIVE;
-    }
-
-    private static WaterActivity activity(Family family, Composition after, boolean moistureKnown) {
-        switch (family.kind()) {
-            case DRY, BISCUIT, COATING ->
-                throw new Refusal("Dry goods: their water activity is measured, or typical 0.10 to 0.35.");
-            default -> {}
-        }
-        if (!moistureKnown) {
-            throw new Refusal("It ends by eye and its moisture is not known: weigh the pot when done.");
-        }
-        if (after.waterGrams() < DRY_MASS.least() * after.totalGrams()) {
-            throw new Refusal("Less than %s water: a dry or fat mass, which wants a measured water activity."
-                    .formatted(DRY_MASS.leastWords()));
-        }
-        boolean crystals = family.kind() == Family.Kind.KNEADED || family.kind() == Family.Kind.FONDANT;
-        return WaterActivity.at25(crystals ? Solution.saturated(after) : Solution.in(after));
     }
 
     /** What goes in once the pot is off. */

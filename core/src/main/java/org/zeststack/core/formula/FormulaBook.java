@@ -9,6 +9,7 @@ import java.util.function.Function;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Nutrition;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
@@ -117,13 +118,13 @@ public final class FormulaBook {
                         makeup.risks()),
                 balance.densityGramsPerMl(),
                 balance.bulk(),
-                0,
+                balance.freeWater().typical().orElse(0.0),
                 0,
                 Map.of(),
                 List.of(),
                 makeup.allergens(),
                 Ingredient.Basis.COMPUTED,
-                Map.of(),
+                balance.freeWater().moistureKnown() ? Map.of() : Map.of(Part.WATER, hundred.waterGrams()),
                 "",
                 "",
                 null);

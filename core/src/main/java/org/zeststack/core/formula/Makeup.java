@@ -70,7 +70,7 @@ public record Makeup(
                 continue;
             }
             if (!formula.keepsPores(line)) {
-                melted += line.grams();
+                melted += UsualPlace.isGrain(of) ? line.grams() : 0;
             } else {
                 grams += line.grams();
                 loose += line.grams() / Density.of(of).usual() / Density.PACKING;

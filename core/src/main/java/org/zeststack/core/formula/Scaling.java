@@ -263,7 +263,7 @@ public record Scaling(
 
         private int pots() {
             Composition pot = balance.pots().main().times(wanted);
-            boolean boils = formula.cooked() || formula.finish().byEye();
+            boolean boils = formula.boiled();
             if (limits.potLitres() == null || !boils || pot.totalGrams() == 0) {
                 return 1;
             }

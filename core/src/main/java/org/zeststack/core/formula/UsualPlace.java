@@ -22,15 +22,14 @@ public final class UsualPlace {
     private static final double COCOA = 15;
     private static final double SPIRITUOUS = 10;
     private static final double CRUNCHY = 25;
+    private static final double MELTS = 60;
 
     private record Rule(Predicate<Ingredient> what, Role role) {}
 
     private static final Predicate<Ingredient> WHITES = i -> i.allergens().contains("egg");
     private static final Predicate<Ingredient> CHOCOLATE = i -> grams(i, Part.COCOA_BUTTER) >= COCOA;
     private static final Predicate<Ingredient> NUTS = UsualPlace::isCrunchy;
-    /** Puffed, flaked, baked or shredded: dry things that a binder holds together and that are no powder in it. */
-    private static final Predicate<Ingredient> GRAIN =
-            i -> i.bulk().porous() || i.dryActivity() > 0 && i.nature().kind() != Nature.Kind.POWDER;
+    private static final Predicate<Ingredient> GRAIN = UsualPlace::isGrain;
 
     private static final Predicate<Ingredient> BUTTER = i -> grams(i, Part.MILK_FAT) >= BUTTERY;
     private static final Predicate<Ingredient> SPIRIT = i -> grams(i, Part.ALCOHOL) >= SPIRITUOUS;
@@ -65,6 +64,13 @@ public final class UsualPlace {
                 .filter(rule -> rule.what.test(ingredient))
                 .map(Rule::role)
                 .findFirst();
+    }
+
+    /** Puffed, flaked, baked or shredded: things that a binder holds together, that are no powder in it and do not melt away. */
+    static boolean isGrain(Ingredient ingredient) {
+        boolean foam = ingredient.per100Grams().grams(Part::dissolves) >= MELTS;
+        return ingredient.bulk().porous() && !foam
+                || ingredient.dryActivity() > 0 && ingredient.nature().kind() != Nature.Kind.POWDER;
     }
 
     private static boolean isCrunchy(Ingredient ingredient) {

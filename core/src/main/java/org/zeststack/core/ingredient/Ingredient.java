@@ -106,6 +106,11 @@ public record Ingredient(
         return !couverture.isEmpty();
     }
 
+    /** Whether it is a formula of which nobody has said how much water it ends with. */
+    public boolean moistureUnknown() {
+        return basis == Basis.COMPUTED && plusMinus.getOrDefault(Part.WATER, 0.0) > 0;
+    }
+
     /** Its nutrition panel. */
     public Nutrition panel() {
         return Nutrition.of(per100Grams, saturatesPer100Grams, sodiumPer100Grams);

@@ -83,6 +83,8 @@ public final class FormulaCalls {
                     "between %s g, all water gone, and %s g, none gone"
                             .formatted(fixed(balance.leastGrams(), 0), fixed(balance.greatestGrams(), 0)));
         }
+        Keeping keeping = Keeping.of(balance, bounds);
+        add(keeping.weight(), keeping.code(), keeping.message(), keeping.arithmetic());
         SugarCalls sugar = new SugarCalls(this);
         switch (formula.family().kind()) {
             case CARAMEL -> sugar.caramel();
@@ -133,15 +135,6 @@ public final class FormulaCalls {
                                 bound("ganache-rolls").leastWords(),
                                 bound("ganache-cuts").leastWords()));
         emulsion();
-        Bound pathogens = bound("pathogens");
-        balance.activity()
-                .filter(a -> a.ratio() > pathogens.greatest())
-                .ifPresent(a -> add(
-                        Weight.TAKE_CARE,
-                        "keeping",
-                        "It keeps days, not weeks: bacteria can grow above %s. A laboratory's number decides."
-                                .formatted(fixed(pathogens.greatest(), 2)),
-                        "a_w %s at 25 °C".formatted(fixed(a.ratio(), 2))));
     }
 
     private void emulsion() {

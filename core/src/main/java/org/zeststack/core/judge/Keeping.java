@@ -6,64 +6,119 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.zeststack.core.bar.Bar;
-import org.zeststack.core.keeping.ShelfBand;
-import org.zeststack.core.rule.Bound;
+import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FreeWater;
+import org.zeststack.core.keeping.ShelfLife;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 
 /**
- * How long a piece may keep: its weakest part decides, and a finish that is not tempered. A part that holds water of which nobody
- * knows how free it is makes it unknown.
+ * How long a finished formula or a piece may keep: its weakest part decides, and a finish that is not tempered. A part that holds
+ * water of which nobody knows how free it is makes it unknown.
  *
- * @param band of the weakest part, taken on the worse side of its uncertainty; null where it is not known
- * @param leastWeeks at least, 0 where it is not known
- * @param greatestWeeks at most, 0 where it is not known
+ * @param life null where it is not known
+ * @param notTempered whether that it is not tempered ends it
+ * @param storedWarm where it is kept, if that is too warm for it; empty otherwise
  * @param unknown names of the parts that make it unknown; empty where it is known
  * @param arithmetic what decides
  */
-public record Keeping(ShelfBand band, int leastWeeks, int greatestWeeks, String unknown, String arithmetic) {
+public record Keeping(ShelfLife life, boolean notTempered, String storedWarm, String unknown, String arithmetic) {
 
-    public static final String SOURCE = "Bands of water activity (from memory); weeks are common practice, no source.";
-
+    /** Of a piece. */
     public static Keeping of(BarStack stack) {
         List<StackLayer> unknown = stack.layers().stream()
-                .filter(l ->
-                        l.material().waterActivity() == null && l.material().holdsWater())
+                .filter(l -> l.material().activityUnknown())
                 .toList();
         if (!unknown.isEmpty()) {
             String names = unknown.stream().map(StackLayer::name).distinct().collect(Collectors.joining(", "));
-            return new Keeping(null, 0, 0, names, "");
+            return new Keeping(null, false, "", names, "no water activity for " + names);
         }
         StackLayer wettest = stack.layers().stream()
                 .filter(l -> l.material().waterActivity() != null)
                 .max(Comparator.comparing(l -> l.material().waterActivity()))
                 .orElse(null);
-        double uncertainty = stack.bounds().of("activity-uncertainty").greatest();
-        double activity = wettest == null ? 0 : Math.min(1, wettest.material().waterActivity() + uncertainty);
-        ShelfBand band = ShelfBand.of(activity, stack.bounds());
-        Bound weeks = band.weeks(stack.bounds());
-        Bound cold =
-                stack.bar().finish() == Bar.Finish.KEPT_COLD ? stack.bounds().of("kept-cold") : weeks;
+        Keeping keeping = wettest == null
+                ? nothingFree(stack.bounds())
+                : of(wettest.name(), wettest.material().waterActivity(), stack.bounds());
+        return keeping.in(stack.bar(), stack.bounds());
+    }
+
+    /** Of a finished formula by itself. */
+    static Keeping of(FormulaBalance balance, Bounds bounds) {
+        FreeWater water = balance.freeWater();
+        if (water.ratio().isPresent()) {
+            return of("", water.ratio().get(), bounds);
+        }
+        boolean dry = water.moistureKnown()
+                && balance.moistureFraction() < bounds.of("dry-mass").least();
+        return dry ? nothingFree(bounds) : new Keeping(null, false, "", "it", water.refused());
+    }
+
+    private static Keeping nothingFree(Bounds bounds) {
+        ShelfLife life = ShelfLife.of(0, bounds);
         return new Keeping(
-                band,
-                (int) Math.min(cold.least(), weeks.least()),
-                (int) Math.min(cold.greatest(), weeks.greatest()),
+                life,
+                false,
                 "",
-                wettest == null
-                        ? "nothing in it holds free water: " + band.words()
-                        : "%s at a_w %s ± %s: %s"
-                                .formatted(
-                                        wettest.name(),
-                                        fixed(wettest.material().waterActivity(), 2),
-                                        fixed(uncertainty, 2),
-                                        band.words()));
+                "",
+                "nothing in it holds free water: " + life.band().words());
+    }
+
+    private static Keeping of(String name, double activity, Bounds bounds) {
+        ShelfLife life = ShelfLife.of(activity, bounds);
+        return new Keeping(
+                life,
+                false,
+                "",
+                "",
+                "%sa_w %s ± %s: %s"
+                        .formatted(
+                                name.isEmpty() ? "" : name + " at ",
+                                fixed(activity, 2),
+                                fixed(ShelfLife.uncertainty(bounds), 2),
+                                life.band().words()));
+    }
+
+    private Keeping in(Bar bar, Bounds bounds) {
+        boolean cold = bar.finish() == Bar.Finish.KEPT_COLD;
+        boolean warm = life.cold() && bar.storage() != Bar.Storage.FRIDGE;
+        return new Keeping(
+                cold ? life.notTempered(bounds) : life,
+                cold && !life.notTempered(bounds).equals(life),
+                warm ? bar.storage().words() : "",
+                "",
+                arithmetic);
     }
 
     public boolean known() {
-        return band != null;
+        return life != null;
     }
 
+    /** The rule by which it is told. */
+    public String code() {
+        return !known() ? "keeps-unknown" : life.cold() ? "keeps-days-only" : "keeping";
+    }
+
+    public Weight weight() {
+        return known() && !life.cold() ? Weight.GOOD_TO_KNOW : Weight.TAKE_CARE;
+    }
+
+    /** How long, and where; for what is known. */
     public String words() {
-        return "about %d to %d weeks".formatted(leastWeeks, greatestWeeks);
+        String where = life.cold() ? ", and only in the cold" : "";
+        return life.words()
+                + (notTempered ? ", since it is not tempered" : "")
+                + where
+                + (storedWarm.isEmpty() ? "" : ": %s is too warm for it".formatted(storedWarm));
+    }
+
+    /** The whole of what is told. */
+    public String message() {
+        return known()
+                ? "%s %s. %s".formatted(life.cold() ? "Keeps" : "May keep", words(), ShelfLife.DECIDES)
+                : "How long it keeps is not known: nobody can say how much free water there is in %s. Have it measured."
+                        .formatted(unknown);
     }
 }

@@ -3,11 +3,9 @@ package org.zeststack.core.judge;
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.quantity.Numbers.fixed;
 
-import org.zeststack.core.bar.Bar;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
-import org.zeststack.core.keeping.ShelfBand;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 
@@ -33,29 +31,7 @@ final class KeepingCalls {
 
     private void keeping() {
         Keeping keeping = Keeping.of(stack);
-        if (!keeping.known()) {
-            calls.add(
-                    Weight.TAKE_CARE,
-                    "keeps-unknown",
-                    "How long it keeps is not known: nobody can say how much free water there is in %s. Have it measured."
-                            .formatted(keeping.unknown()),
-                    "no water activity for " + keeping.unknown());
-            return;
-        }
-        boolean days = keeping.band() == ShelfBand.WET;
-        calls.add(
-                days ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
-                days ? "keeps-days-only" : "keeping",
-                days
-                        ? "Keeps %s at most, and only in the cold. A laboratory's measurement and your local rules decide."
-                                .formatted(keeping.words())
-                        : "May keep %s%s. A laboratory's measurement and your local rules decide."
-                                .formatted(
-                                        keeping.words(),
-                                        stack.bar().finish() == Bar.Finish.KEPT_COLD
-                                                ? ", since it is not tempered"
-                                                : ""),
-                keeping.arithmetic());
+        calls.add(keeping.weight(), keeping.code(), keeping.message(), keeping.arithmetic());
     }
 
     private void spirits() {

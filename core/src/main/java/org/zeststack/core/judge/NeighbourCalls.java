@@ -12,8 +12,10 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.formula.Family;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.keeping.Neighbours;
+import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.StackLayer;
@@ -44,6 +46,7 @@ final class NeighbourCalls {
 
     static void add(BarCalls calls) {
         NeighbourCalls own = new NeighbourCalls(calls);
+        own.stack.layers().forEach(own::soft);
         Set<String> told = new HashSet<>();
         for (Pair pair : own.pairs()) {
             own.crisp(pair.one, pair.other, told);
@@ -158,6 +161,24 @@ final class NeighbourCalls {
                                 fixed(crisp.waterActivity(), 2),
                                 dry.name(),
                                 fixed(neighbours.crispUpTo(), 2)));
+    }
+
+    /** What is made to be crisp and holds more water than lets it be: a crunch, a coating with grain, grain in a binder. */
+    private void soft(StackLayer layer) {
+        Family.Kind kind = layer.material().family();
+        boolean bound = kind == Family.Kind.BINDER;
+        if (!bound && kind != Family.Kind.DRY && kind != Family.Kind.COATING) {
+            return;
+        }
+        Bound crisp = calls.bound(bound ? "binder-water" : "crunch-water");
+        double water = layer.material().waterFraction();
+        if (water > crisp.greatest()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    bound ? "grain-soft" : "crunch-wet",
+                    "%s will not be crisp: %s of it is water.".formatted(layer.name(), percent(water)),
+                    "%s stays crisp".formatted(crisp.words()));
+        }
     }
 
     private void dry(StackLayer dry, StackLayer wet, Set<String> told) {

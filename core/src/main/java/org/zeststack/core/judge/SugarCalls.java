@@ -112,7 +112,7 @@ final class SugarCalls {
 
     /** What was never boiled clear holds its sugar in grains from the start: nobody is warned of that. */
     private void graining(boolean chewy) {
-        boolean boiled = calls.formula().cooked() || calls.formula().finish().byEye();
+        boolean boiled = calls.formula().boiled();
         if (!boiled) {
             return;
         }

@@ -104,6 +104,7 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
             case "K/min" -> new Range(1, 100, "K/min");
             case "min" -> new Range(0.1, 600, "min");
             case "h" -> new Range(0.1, 10_000, "h");
+            case "days" -> new Range(0, 60, "days");
             case "weeks" -> new Range(0, 104, "weeks");
             default -> throw new IllegalStateException("bound " + code + " is in " + unit);
         };

@@ -176,9 +176,7 @@ public final class RunPlanner {
                 batch.scaling().factor(),
                 made.before().totalGrams(),
                 lines,
-                formula.cooked() || formula.finish().byEye()
-                        ? made.pots().main().byPart()
-                        : Map.<Part, Double>of(),
+                formula.boiled() ? made.pots().main().byPart() : Map.<Part, Double>of(),
                 made.pots().main().dextroseEquivalent(),
                 formula.stopCelsius(),
                 here,

@@ -10,17 +10,15 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.Density;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.FormulaBalance;
+import org.zeststack.core.formula.FreeWater;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.keeping.Neighbours;
 import org.zeststack.core.naming.ChocolateName;
-import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.temper.TemperWindow;
-import org.zeststack.core.water.Solution;
-import org.zeststack.core.water.WaterActivity;
 
 /**
  * What a layer is made of, as far as the stack must know it.
@@ -60,7 +58,6 @@ public record Material(
         TemperWindow.Limits windows) {
 
     private static final Bound DRY_MASS = Bounds.shipped().of("dry-mass");
-    private static final Bound KEEPS_CLEAR = Bounds.shipped().of("keeps-clear");
 
     /** Dry non-fat cocoa in 100 g from which a compound is a dark one. */
     private static final double DARK_COCOA_GRAMS = 10;
@@ -82,7 +79,9 @@ public record Material(
                 hundred,
                 dry
                         ? Double.valueOf(ingredient.dryActivity())
-                        : ingredient.wetActivity() > 0 ? Double.valueOf(ingredient.wetActivity()) : activity(hundred),
+                        : ingredient.wetActivity() > 0
+                                ? Double.valueOf(ingredient.wetActivity())
+                                : FreeWater.in(hundred).ratio().orElse(null),
                 dry,
                 couverture
                         ? ingredient.couverture()
@@ -105,18 +104,17 @@ public record Material(
      */
     public static Material of(NamedFormula formula, Ingredient finished, FormulaBalance balance, Double pricePerKg) {
         Family family = formula.formula().family();
-        boolean dry = family.kind() == Family.Kind.DRY
+        boolean crunch = family.kind() == Family.Kind.DRY
                 || family.kind() == Family.Kind.BISCUIT
                 || family.kind() == Family.Kind.COATING;
-        Double activity = balance.activity().map(WaterActivity::ratio).orElse(dry ? TYPICAL_DRY : null);
         return new Material(
                 finished.slug(),
                 formula.name(),
                 family.material(),
                 balance.density(),
                 finished.per100Grams(),
-                activity,
-                dry,
+                balance.freeWater().ratio().orElse(null),
+                crunch && balance.freeWater().typical().isPresent(),
                 family.kind() == Family.Kind.COATING || family.kind() == Family.Kind.OTHER
                         ? ChocolateName.kindOf(finished.per100Grams())
                         : "",
@@ -129,24 +127,6 @@ public record Material(
                 finished.caution(),
                 pricePerKg,
                 null);
-    }
-
-    /** Typical water activity of crisp things whose own was not measured (common practice, no source). */
-    public static final double TYPICAL_DRY = 0.25;
-
-    private static Double activity(Composition hundred) {
-        if (hundred.waterGrams() < DRY_MASS.least() * hundred.totalGrams()) {
-            return null;
-        }
-        double keepsClear =
-                hundred.grams(Part.SYRUP_SOLIDS) + hundred.grams(Part.GLUCOSE) + hundred.grams(Part.FRUCTOSE);
-        boolean grains = keepsClear < KEEPS_CLEAR.least() * hundred.grams(Part.SUCROSE);
-        try {
-            return WaterActivity.at25(grains ? Solution.saturated(hundred) : Solution.in(hundred))
-                    .ratio();
-        } catch (Refusal refusal) {
-            return null;
-        }
     }
 
     private static String pattern(Ingredient ingredient) {
@@ -167,7 +147,7 @@ public record Material(
     }
 
     /** This with {@code fraction} of another in it. */
-    Material with(Material other, BarLayer.Mix mix) {
+    public Material with(Material other, BarLayer.Mix mix) {
         double f = mix.fraction();
         Density mixed = new Density(
                 mixed(f, density.least(), other.density.least()),
@@ -180,14 +160,18 @@ public record Material(
         Composition both100 = per100Grams
                 .times((1 - f) * 100 / per100Grams.totalGrams())
                 .plus(other.per100Grams.times(f * 100 / other.per100Grams.totalGrams()));
+        boolean staysDry = dry && (other.dry || !other.holdsWater());
+        boolean unknown = activityUnknown() || other.activityUnknown();
         return new Material(
                 of,
                 name + (mix.marbled() ? " marbled with " : " with ") + other.name,
                 pattern,
                 mixed,
                 both100,
-                dry ? waterActivity : activity(both100),
-                dry,
+                staysDry
+                        ? Double.valueOf(wetter(other))
+                        : unknown ? null : FreeWater.in(both100).ratio().orElse(null),
+                staysDry,
                 plain ? chocolate : "",
                 couverture && plain,
                 nature.with(other.nature),
@@ -200,6 +184,10 @@ public record Material(
                         ? null
                         : Double.valueOf((1 - f) * pricePerKg + f * other.pricePerKg),
                 windows);
+    }
+
+    private double wetter(Material other) {
+        return other.waterActivity == null ? waterActivity : Math.max(waterActivity, other.waterActivity);
     }
 
     private static double mixed(double fraction, double one, double other) {
@@ -236,6 +224,11 @@ public record Material(
 
     public double fatFraction() {
         return per100Grams.grams(Part::isFat) / per100Grams.totalGrams();
+    }
+
+    /** Whether it holds water of which nobody knows how free it is. */
+    public boolean activityUnknown() {
+        return waterActivity == null && holdsWater();
     }
 
     /** Whether there is enough water in it for something to grow in. */

@@ -42,8 +42,8 @@ public class FormulaBalanceTest {
         FormulaBalance caramel = balance(cooked(118, new FormulaLine("butter", 120, Role.POT)));
         double moisture = caramel.moistureFraction();
         assertTrue(moisture >= 0.08 && moisture <= 0.10, "moisture " + moisture + " (common practice, no source)");
-        near(caramel.activity().orElseThrow().ratio(), 0.51, 0.02, "this model");
-        assertEquals(caramel.activity().orElseThrow().zone(), Zone.ESTIMATE);
+        near(caramel.freeWater().solution().orElseThrow().ratio(), 0.51, 0.02, "this model");
+        assertEquals(caramel.freeWater().solution().orElseThrow().zone(), Zone.ESTIMATE);
         assertTrue(caramel.densityGramsPerMl() > 1.25 && caramel.densityGramsPerMl() < 1.40);
     }
 
@@ -65,7 +65,7 @@ public class FormulaBalanceTest {
     }
 
     @Test
-    public void dryPastesGetNoWaterActivityFromTheSoluteModel() {
+    public void dryPastesHaveTheWaterActivityOfTheirNuts() {
         Formula paste = new Formula(
                 Family.NUT_PASTE,
                 List.of(new FormulaLine("hazelnut-roasted", 100, Role.POT), new FormulaLine("sugar", 100, Role.POT)),
@@ -73,8 +73,8 @@ public class FormulaBalanceTest {
                 0,
                 List.of());
         FormulaBalance balance = balance(paste);
-        assertTrue(balance.activity().isEmpty());
-        assertTrue(balance.activityRefused().contains("3 % water"), balance.activityRefused());
+        assertTrue(balance.freeWater().solution().isEmpty());
+        near(balance.freeWater().typical().orElseThrow(), 0.25, 1e-12, "as roasted hazelnuts");
         near(balance.yieldFraction(), 1, 1e-12, "nothing boils off");
     }
 
@@ -84,7 +84,8 @@ public class FormulaBalanceTest {
         FormulaBalance off = balance(cooked(118, new FormulaLine("rum-54", 40, Role.OFF_HEAT)));
         FormulaBalance plain = balance(cooked(118));
         // Alcohol preserves: it lowers the activity more than its water raises it, at this dryness it hardly matters.
-        assertTrue(off.activity().isPresent() && plain.activity().isPresent());
+        assertTrue(
+                off.freeWater().ratio().isPresent() && plain.freeWater().ratio().isPresent());
         near(off.after().totalGrams() - plain.after().totalGrams(), 40, 1e-9, "all of it stays");
     }
 
@@ -169,8 +170,8 @@ public class FormulaBalanceTest {
         for (double grams : List.of(water * (1 + 1e-9), water * (1 - 1e-3))) {
             FormulaBalance balance = balance(mix(
                     Finish.PLAIN, new FormulaLine("sugar", 1000, Role.POT), new FormulaLine("water", grams, Role.POT)));
-            boolean dry = balance.activityRefused().contains("a dry or fat mass");
-            assertEquals(dry, grams < water, balance.activityRefused());
+            boolean dry = balance.freeWater().refused().contains("a dry or fat mass");
+            assertEquals(dry, grams < water, balance.freeWater().refused());
         }
     }
 

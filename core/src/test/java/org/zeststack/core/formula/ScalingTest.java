@@ -141,7 +141,7 @@ public class ScalingTest {
         Formula formula = new Formula(
                 Family.CARAMEL, caramel(0).lines(), null, 0, List.of(), new Finish(true, null, null, 0, 0), Map.of());
         FormulaBalance unknown = balance(formula);
-        assertTrue(!unknown.moistureKnown() && unknown.activity().isEmpty());
+        assertTrue(!unknown.moistureKnown() && unknown.freeWater().ratio().isEmpty());
         expectThrows(Refusal.class, () -> Scaling.factorForUsable(formula, unknown, 1000));
         near(Scaling.of(formula, unknown, 2, Scaling.Limits.NONE).pouredGrams(), 5640, 1e-9, "a factor still scales");
         Formula ranged = new Formula(

@@ -215,6 +215,9 @@ final class BarProbes {
         all.put("nothing-grows", a -> band(a).compareTo(ShelfBand.DRY) > 0);
         all.put("few-yeasts", a -> band(a).compareTo(ShelfBand.NEARLY_DRY) > 0);
         all.put("few-moulds", a -> band(a).compareTo(ShelfBand.BETWEEN) > 0);
+        all.put("pathogens", a -> band(a).compareTo(ShelfBand.MOIST) > 0);
+        all.put("grows-in-cold", a -> band(a).compareTo(ShelfBand.WET) > 0);
+        all.put("grows-as-in-cream", a -> band(a).compareTo(ShelfBand.GROWS_IN_COLD) > 0);
         all.put(
                 "dry-mass",
                 water -> !told(
@@ -250,6 +253,7 @@ final class BarProbes {
     private static ShelfBand band(double activity) {
         double off = Bars.judgedBy.of("activity-uncertainty").greatest();
         return Keeping.of(filled(mass(Map.of(Part.WATER, 20.0, Part.SUCROSE, 80.0), activity - off, 0)))
+                .life()
                 .band();
     }
 

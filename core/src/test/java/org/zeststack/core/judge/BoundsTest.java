@@ -21,8 +21,15 @@ public class BoundsTest {
     private static final double BESIDE = 0.01;
 
     /** Bounds that no single figure of a bar reaches; tested where they act. */
-    private static final Set<String> ELSEWHERE =
-            Set.of("kept-cold", "keeps-dry", "keeps-nearly-dry", "keeps-between", "keeps-moist", "keeps-wet");
+    private static final Set<String> ELSEWHERE = Set.of(
+            "kept-cold",
+            "keeps-dry",
+            "keeps-nearly-dry",
+            "keeps-between",
+            "keeps-moist",
+            "keeps-wet",
+            "keeps-growing-in-cold",
+            "keeps-as-cream");
 
     /** By code: whether a bar whose figure is so lies beyond the bound. */
     private static final Map<String, DoublePredicate> BEYOND = beyond();
@@ -56,9 +63,12 @@ public class BoundsTest {
             "few-moulds",
             "few-yeasts",
             "filled-chocolate",
+            "grows-as-in-cream",
+            "grows-in-cold",
             "nothing-grows",
             "nut-solid",
-            "offcuts");
+            "offcuts",
+            "pathogens");
 
     /** The figure itself is not beyond: a bound belongs to what it permits. */
     @Test(dataProvider = "bounds")

@@ -18,6 +18,7 @@ import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaPots;
+import org.zeststack.core.formula.FreeWater;
 import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Nature;
@@ -38,7 +39,7 @@ final class FormulaProbes {
         private final Map<Nature.Kind, Double> kinds = new EnumMap<>(Nature.Kind.class);
         private Double stop = 118.0;
         private double liquidFat;
-        private Double activity;
+        private double activity = 0.5;
         private Makeup.Grain grain = Makeup.Grain.NONE;
 
         Mass(Family family) {
@@ -67,14 +68,14 @@ final class FormulaProbes {
             return this;
         }
 
-        Mass activity(double ratio) {
-            activity = ratio;
-            return this;
-        }
-
         /** Grain, the rest of the kilogram binding it. */
         Mass bound(double binder) {
             grain = new Makeup.Grain(1000 * (1 - binder), 5000, 1000 * binder, 700 * binder, 0);
+            return this;
+        }
+
+        Mass activity(double ratio) {
+            activity = ratio;
             return this;
         }
 
@@ -90,8 +91,6 @@ final class FormulaProbes {
         List<Call> calls() {
             Composition after = composition();
             Formula formula = new Formula(family, List.of(), stop, 0, List.of());
-            Optional<WaterActivity> water =
-                    Optional.ofNullable(activity).map(a -> new WaterActivity(a, Zone.SUPPORTED));
             FormulaBalance balance = new FormulaBalance(
                     after,
                     after,
@@ -103,8 +102,7 @@ final class FormulaProbes {
                     true,
                     Density.exactly(1.3),
                     Bulk.MASSIVE,
-                    water,
-                    "");
+                    FreeWater.of(new WaterActivity(activity, Zone.SUPPORTED)));
             Makeup makeup = new Makeup(
                     Nutrition.of(after, 0, 0),
                     0,
@@ -145,7 +143,6 @@ final class FormulaProbes {
         all.put("ganache-fat", fat -> fat(fat, 0.3).told("emulsion"));
         all.put("ganache-fat-splits", fat -> fat(fat, 0.3).told("emulsion", Weight.WILL_FAIL));
         all.put("ganache-fat-held", ratio -> fat(0.1 * ratio, 0.1).told("emulsion"));
-        all.put("pathogens", a -> ganache(1.5).activity(a).told("keeping"));
         all.put("nut-solid", solid -> new Mass(Family.NUT_TEMPERED)
                 .rest(Part.OTHER_FAT)
                 .liquidFat(1 - solid)

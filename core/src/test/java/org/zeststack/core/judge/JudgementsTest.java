@@ -68,8 +68,9 @@ public class JudgementsTest {
             {0.56, "keeping", "16 to 26"},
             {0.58, "keeping", "12 to 20"},
             {0.81, "keeping", "3 to 6"},
-            {0.83, "keeps-days-only", "1 to 3"},
-            {0.94, "keeps-days-only", "1 to 3"},
+            {0.83, "keeps-days-only", "1 to 3 weeks"},
+            {0.93, "keeps-days-only", "3 to 7 days"},
+            {0.95, "keeps-days-only", "1 to 3 days"},
         };
     }
 

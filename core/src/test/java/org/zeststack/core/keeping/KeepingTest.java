@@ -24,15 +24,18 @@ public class KeepingTest {
             {0.70, ShelfBand.BETWEEN},
             {0.849, ShelfBand.MOIST},
             {0.85, ShelfBand.WET},
-            {1.0, ShelfBand.WET},
+            {0.919, ShelfBand.WET},
+            {0.92, ShelfBand.GROWS_IN_COLD},
+            {0.97, ShelfBand.AS_CREAM},
+            {1.0, ShelfBand.AS_CREAM},
         };
     }
 
     @Test(dataProvider = "activities")
     public void bandsByWaterActivity(double activity, ShelfBand band) {
         assertEquals(ShelfBand.of(activity, Bounds.shipped()), band);
-        Bound weeks = band.weeks(Bounds.shipped());
-        assertTrue(weeks.least() < weeks.greatest());
+        Bound time = band.time(Bounds.shipped());
+        assertTrue(time.least() < time.greatest());
     }
 
     @Test

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.judge.Keeping;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
@@ -221,6 +222,20 @@ class BarApi {
         }
     }
 
+    /** How long it keeps as programs get it. */
+    record Keeps(int leastDays, int greatestDays, boolean onlyCold) {
+
+        /** Null where it is not known. */
+        static Keeps of(Keeping keeping) {
+            return keeping.known()
+                    ? new Keeps(
+                            keeping.life().leastDays(),
+                            keeping.life().greatestDays(),
+                            keeping.life().cold())
+                    : null;
+        }
+    }
+
     /** One call as programs get it. */
     record Judged(String weight, String code, String message, String arithmetic, String source, Call.Change change) {
 
@@ -238,6 +253,7 @@ class BarApi {
         answer.put("offcutFraction", stack.frame().offcutFraction());
         answer.put("allergens", stack.allergens());
         answer.put("layers", stack.layers().stream().map(Laid::of).toList());
+        answer.put("keeps", Keeps.of(Keeping.of(stack)));
         answer.put("calls", BarCalls.of(stack).stream().map(Judged::of).toList());
         answer.put(
                 "ownBounds", stack.bounds().ownAsked().stream().map(Bound::code).toList());

@@ -237,6 +237,11 @@ final class OpenApi {
                 .forEach(n -> answers.put(n, number));
         answers.put("allergens", list(text));
         answers.put("layers", list(object(layer)));
+        Map<String, Object> keeps = new LinkedHashMap<>(
+                object(Map.of("leastDays", number, "greatestDays", number, "onlyCold", Map.of("type", "boolean"))));
+        keeps.put("type", List.of("object", "null"));
+        keeps.put("description", "How long it may keep; null where nobody knows how free its water is");
+        answers.put("keeps", keeps);
         answers.put("calls", list(object(call)));
         answers.put("ownBounds", list(text));
         String summary =
