@@ -27,7 +27,7 @@ public final class TestRun {
                 1,
                 10,
                 11,
-                new RunSheet.Moulds("mould", 12, 2, 1, 1, 11, "mould", 0),
+                new RunSheet.Moulds("mould", 12, 2, 1, 1, 11, "mould", 0, false),
                 Allowances.USUAL,
                 93.75,
                 "probe",

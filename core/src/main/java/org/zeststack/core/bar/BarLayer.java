@@ -93,6 +93,11 @@ public record BarLayer(
             bareEnds = bareEnds != null && bareEnds;
         }
 
+        /** Whether it covers nothing. */
+        public boolean none() {
+            return !bottom && !sides && !top;
+        }
+
         public Faces(boolean bottom, boolean sides, boolean top, boolean wholeSlab) {
             this(bottom, sides, top, wholeSlab, false);
         }

@@ -66,7 +66,7 @@ final class ContentCalls {
         }
     }
 
-    /** A moulded bar is lined, and closed, wherever it is not couverture or compound all through. */
+    /** A moulded bar is lined, and closed by a back or its other half, wherever it is not couverture or compound all through. */
     private void enclosed() {
         if (stack.bar().build() != Build.MOULDED) {
             return;
@@ -87,10 +87,12 @@ final class ContentCalls {
                     "a moulded bar without a shell");
         }
         StackLayer last = soft.get(soft.size() - 1);
-        boolean covered = stack.layers().stream()
-                .anyMatch(l -> l.index() > last.index()
-                        && l.kind().level()
-                        && l.material().isCoating());
+        boolean joined = frame.halves() > 1;
+        boolean covered = joined
+                || stack.layers().stream()
+                        .anyMatch(l -> l.index() > last.index()
+                                && l.kind().level()
+                                && l.material().isCoating());
         if (!covered) {
             calls.add(
                     Weight.WILL_FAIL,

@@ -71,7 +71,7 @@ final class FitCalls {
                     "the layers are %s higher than the inside, and nothing is left for what takes the rest"
                             .formatted(mm(frame.lackingMm())),
                     "layers %s mm > inside %s mm".formatted(fixed(inside + frame.lackingMm(), 1), fixed(inside, 1)));
-        } else if (frame.emptyMm() > BarCalls.SMALL_MM && (closed || stack.bar().build() == Build.MOULDED)) {
+        } else if (frame.emptyMm() > allowedEmptyMm() && (closed || stack.bar().build() == Build.MOULDED)) {
             double ml = frame.inside()
                     .volumeMl(
                             frame.inside().topMm() - frame.emptyMm(),
@@ -83,6 +83,11 @@ final class FitCalls {
                             .formatted(mm(frame.emptyMm()), fixed(ml, 1)),
                     "inside %s mm − layers %s mm".formatted(fixed(inside, 1), fixed(inside - frame.emptyMm(), 1)));
         }
+    }
+
+    /** Halves that are joined are filled a little below the rim, so that nothing is pressed out between them. */
+    private double allowedEmptyMm() {
+        return frame.halves() > 1 ? calls.bound("join-room").greatest() : BarCalls.SMALL_MM;
     }
 
     /** One call says what is too much and how much less of the last filling makes everything fit, a good back with it. */

@@ -8,8 +8,10 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.LayerKind;
@@ -56,18 +58,18 @@ final class NameCalls {
         own.infants();
     }
 
-    /** A couverture must meet its own name; thinned or mixed, at least that of plain chocolate. */
+    /** A couverture must meet its own name; thinned or mixed, that of plain chocolate of any kind that is in it. */
     private void couvertures() {
         Set<String> told = new HashSet<>();
         for (StackLayer layer : stack.layers()) {
             Material material = layer.material();
-            boolean mixed = layer.design().mix() != null && layer.design().mix().fraction() > 0;
-            ChocolateName name = (mixed || !material.couverture() ? CHOCOLATES : COUVERTURES).get(material.chocolate());
-            if (name == null || !told.add(material.name())) {
+            List<ChocolateName> names = names(layer);
+            if (names.isEmpty() || !told.add(material.name())) {
                 continue;
             }
+            ChocolateName name = names.get(0);
             List<String> lacks = name.lacks(material.per100Grams());
-            if (!lacks.isEmpty()) {
+            if (names.stream().noneMatch(n -> n.lacks(material.per100Grams()).isEmpty())) {
                 calls.add(
                         Weight.TAKE_CARE,
                         "couverture-name",
@@ -76,6 +78,26 @@ final class NameCalls {
                         String.join("; ", lacks));
             }
         }
+    }
+
+    /** What the chocolate of a layer may be called, its own kind first; nothing where it is none. */
+    private List<ChocolateName> names(StackLayer layer) {
+        Material material = layer.material();
+        BarLayer.Mix mix = layer.design().mix();
+        boolean mixed = mix != null && mix.fraction() > 0;
+        if (!mixed && material.couverture()) {
+            return Stream.ofNullable(COUVERTURES.get(material.chocolate())).toList();
+        }
+        if (!CHOCOLATES.containsKey(material.chocolate())) {
+            return List.of();
+        }
+        Material other = mixed ? stack.parts().materials().get(mix.of()) : null;
+        return Stream.of(material, other)
+                .filter(Objects::nonNull)
+                .map(m -> CHOCOLATES.get(m.chocolate()))
+                .filter(Objects::nonNull)
+                .distinct()
+                .toList();
     }
 
     private void name() {
@@ -163,6 +185,9 @@ final class NameCalls {
                         grams(stack.pieceGrams()),
                         percent(share),
                         calls.bound("filled-chocolate").leastWords());
+        if (wanted && !hasInside()) {
+            lacks.add("nothing but chocolate is inside");
+        }
         if (wanted && bakery) {
             lacks.add("bakery ware is in it: name it for what it is, a coated biscuit");
         }

@@ -2,6 +2,7 @@ package org.zeststack.core.judge;
 
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.quantity.Numbers.fixed;
+import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -122,8 +123,11 @@ final class NeighbourCalls {
         return material.nature().is(Nature.Risk.STAY_DRY) && !isCrisp(material);
     }
 
-    /** Whether a crisp part carries its own coat of fat or couverture, or lies in its own chocolate. */
+    /** Whether a crisp part carries its own coat of fat or couverture, or lies in its own chocolate or a binder of fat. */
     private boolean coated(StackLayer layer) {
+        if (layer.material().family() == Family.Kind.BINDER && barrier(layer.material())) {
+            return true;
+        }
         Composition own = layer.material().per100Grams();
         if (own.grams(Part.COCOA_BUTTER) / own.totalGrams()
                 >= calls.bound("crisp-in-chocolate").least()) {
@@ -148,9 +152,13 @@ final class NeighbourCalls {
         if (!neighbours.softens(crisp.waterActivity(), there) || !told.add("crisp" + dry.key())) {
             return;
         }
-        boolean soon = neighbours.softensSoon(there);
+        Keeping keeping = Keeping.of(stack);
+        if (!neighbours.softensSoon(there) && isShortBase(dry) && keeping.known()) {
+            shortBase(dry, wet, keeping.life().greatestDays() / 7.0);
+            return;
+        }
         calls.add(
-                soon ? Weight.WILL_FAIL : Weight.TAKE_CARE,
+                neighbours.softensSoon(there) ? Weight.WILL_FAIL : Weight.TAKE_CARE,
                 "crisp-beside-wet",
                 "%s will turn soft: water moves into it from %s. Coat it in cocoa butter or couverture, or lay one of them between."
                         .formatted(dry.name(), wet.name()),
@@ -161,6 +169,37 @@ final class NeighbourCalls {
                                 fixed(crisp.waterActivity(), 2),
                                 dry.name(),
                                 fixed(neighbours.crispUpTo(), 2)));
+    }
+
+    /** Whether it is a baked layer so rich in fat that water goes into it slowly: a short dough, not a wafer. */
+    private boolean isShortBase(StackLayer dry) {
+        return dry.kind() == LayerKind.BASE
+                && dry.material().fatFraction()
+                        >= calls.bound("short-dough-fat").least();
+    }
+
+    /**
+     * Water from a neighbour that softens in weeks goes into a short dough with the root of time: depth, mm = depth of a week ×
+     * √weeks, over the time that the piece keeps. It is soft where that is more than a share of its thickness.
+     */
+    private void shortBase(StackLayer dry, StackLayer wet, double weeks) {
+        double depth = calls.bound("softens-in-a-week").greatest() * Math.sqrt(weeks);
+        double share = depth / dry.thicknessMm();
+        boolean soft = share > calls.bound("softened-share").greatest();
+        calls.add(
+                soft ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
+                "crisp-beside-wet",
+                soft
+                        ? "%s will turn soft from %s while it keeps. Coat it in cocoa butter or couverture, or lay one of them between."
+                                .formatted(dry.name(), wet.name())
+                        : "%s softens where it touches %s and stays crisp below.".formatted(dry.name(), wet.name()),
+                "%s mm × √(%s weeks) = %s mm of %s mm; up to %s of it is no fault"
+                        .formatted(
+                                plain(calls.bound("softens-in-a-week").greatest()),
+                                fixed(weeks, 0),
+                                fixed(depth, 1),
+                                fixed(dry.thicknessMm(), 1),
+                                percent(calls.bound("softened-share").greatest())));
     }
 
     /** What is made to be crisp and holds more water than lets it be: a crunch, a coating with grain, grain in a binder. */
@@ -196,6 +235,13 @@ final class NeighbourCalls {
                 "%s holds %s water".formatted(wet.name(), percent(wet.material().waterFraction())));
     }
 
+    /** Whether cocoa butter in a paste holds its oil, as in hazelnut chocolate. */
+    private boolean held(Material paste) {
+        Composition own = paste.per100Grams();
+        return own.grams(Part.COCOA_BUTTER) / own.totalGrams()
+                >= calls.bound("oil-held").least();
+    }
+
     private void oil(StackLayer nut, StackLayer chocolate, Set<String> told) {
         double liquid = nut.material().isChocolate() ? 0 : nut.material().liquidFatFraction();
         // Fat that is emulsified with water stays where it is, and so does that of nuts that nobody ground.
@@ -208,6 +254,7 @@ final class NeighbourCalls {
                 || liquid < calls.bound(OIL_TOLD).least()
                 || wet
                 || whole
+                || held(nut.material())
                 || !told.add("oil" + nut.key())) {
             return;
         }

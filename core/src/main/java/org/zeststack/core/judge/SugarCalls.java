@@ -20,15 +20,14 @@ import org.zeststack.core.water.Solution;
 /** Caramel, nougat and fondant: whether they grain, split or slump, and what they are like. */
 final class SugarCalls {
 
-    /** What a milk caramel is like, softest first: up to the stop of its bound. */
-    private record Texture(String upTo, String words) {}
+    /** What a milk caramel is good for that was stopped within a bound; some stops are good for more than one thing. */
+    private record Use(String stop, String words) {}
 
-    private static final List<Texture> TEXTURES = List.of(
-            new Texture("caramel-sauce", "a sauce that runs"),
-            new Texture("caramel-rolls", "soft, rolls out between papers"),
-            new Texture("caramel-flows", "flows in a cavity, pulls when bitten"),
-            new Texture("caramel-slices", "sliced or sawn, still soft"),
-            new Texture("caramel-keeps-shape", "keeps a shape, chewy"));
+    private static final List<Use> USES = List.of(
+            new Use("caramel-rolled", "rolled out between papers"),
+            new Use("caramel-cavity", "in a cavity"),
+            new Use("caramel-sawn", "sliced or sawn"),
+            new Use("caramel-shaped", "formed by hand, chewy"));
 
     private final FormulaCalls calls;
     private final FormulaBalance balance;
@@ -87,11 +86,13 @@ final class SugarCalls {
             return;
         }
         double celsius = stop.getAsDouble();
-        String words = TEXTURES.stream()
-                .filter(t -> celsius < calls.bound(t.upTo).greatest())
-                .map(Texture::words)
-                .findFirst()
-                .orElse("hard");
+        List<String> good = USES.stream()
+                .filter(u -> calls.bound(u.stop).range().holds(celsius))
+                .map(Use::words)
+                .toList();
+        String words = !good.isEmpty()
+                ? "good " + String.join("; ", good)
+                : celsius < calls.bound(USES.get(0).stop).least() ? "a sauce that runs" : "hard";
         calls.add(
                 Weight.GOOD_TO_KNOW,
                 "texture",
@@ -125,7 +126,22 @@ final class SugarCalls {
         Bound doctor = calls.bound("graining");
         String arithmetic = "%s g of glucose syrup solids, glucose, fructose, maltose in %s g of these and sucrose = %s"
                 .formatted(fixed(share * sucrose / (1 - share), 0), fixed(sucrose / (1 - share), 0), percent(share, 0));
-        if (share < doctor.least()) {
+        boolean dissolved = balance.moistureKnown()
+                && after.grams(Part.SUCROSE) <= calls.bound("sucrose-dissolved").greatest() * after.waterGrams();
+        if (dissolved && share < doctor.usual()) {
+            return;
+        }
+        boolean milk = after.grams(Part.PROTEIN) >= calls.bound("graining-milk").least() * after.totalGrams();
+        if (milk
+                && share < doctor.usual()
+                && share >= calls.bound("graining-in-milk").least()) {
+            calls.add(
+                    Weight.GOOD_TO_KNOW,
+                    "graining",
+                    "Its milk keeps grain back; do not stir the cooling mass.",
+                    "%s; protein %s of the finished mass"
+                            .formatted(arithmetic, percent(after.grams(Part.PROTEIN) / after.totalGrams(), 1)));
+        } else if (share < doctor.least()) {
             boolean inverted =
                     mass.grams(Part.ACIDS) >= calls.bound("inverting-acid").least() * sucrose;
             boolean sure = share < calls.bound("graining-sure").least();

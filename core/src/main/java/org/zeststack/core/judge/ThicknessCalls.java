@@ -15,6 +15,8 @@ import java.util.function.Predicate;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.composition.Composition;
+import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.rule.Bound;
@@ -23,7 +25,7 @@ import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
 
-/** Shells and coats that hold and are pleasant to bite, walls that let go, slabs that leave little over. */
+/** Shells and coats that hold and are pleasant to bite, salt that is, walls that let go, slabs that leave little over. */
 final class ThicknessCalls {
 
     private static final String COAT_THICKNESS = "coat-thickness";
@@ -42,6 +44,7 @@ final class ThicknessCalls {
         ThicknessCalls own = new ThicknessCalls(calls);
         own.shell();
         own.coats();
+        own.salt();
         own.draft();
         own.offcuts();
         own.bowl();
@@ -64,6 +67,7 @@ final class ThicknessCalls {
         if (coats.isEmpty()) {
             return;
         }
+        coats.stream().filter(c -> c.design().coated().none()).forEach(this::noFace);
         List<Face> faces = new ArrayList<>();
         face(faces, coats, "on the bottom", BarLayer.Faces::bottom);
         face(faces, coats, "on the sides", BarLayer.Faces::sides);
@@ -76,6 +80,15 @@ final class ThicknessCalls {
                 .max(Comparator.comparingDouble(Face::mm))
                 .filter(f -> f.mm > f.last.design().greatest(() -> calls.bound(COAT_THICKNESS)))
                 .ifPresent(f -> coat(f, faces));
+    }
+
+    private void noFace(StackLayer coat) {
+        calls.add(
+                Weight.WILL_FAIL,
+                "coat-no-face",
+                "%s covers no face: nothing of it is laid. Say which faces it covers, or take the coat out."
+                        .formatted(coat.name()),
+                "bottom, sides and top are all left bare");
     }
 
     /**
@@ -145,6 +158,33 @@ final class ThicknessCalls {
 
     private static String title(String what) {
         return Character.toUpperCase(what.charAt(0)) + what.substring(1);
+    }
+
+    /** All salt of the piece, strewn on it or in what it is made of. */
+    private void salt() {
+        double salt = 0;
+        StackLayer most = null;
+        double mostGrams = 0;
+        for (StackLayer layer : stack.layers()) {
+            Composition hundred = layer.material().per100Grams();
+            double grams = layer.grams() * hundred.grams(Part.SALT) / hundred.totalGrams();
+            salt += grams;
+            if (grams > mostGrams) {
+                most = layer;
+                mostGrams = grams;
+            }
+        }
+        Bound bound = calls.bound("salt");
+        double share = salt / stack.pieceGrams();
+        if (share > bound.greatest()) {
+            calls.add(
+                    Weight.TAKE_CARE,
+                    "salt-high",
+                    "%s of the piece is salt, most of it in %s: more than anybody enjoys."
+                            .formatted(percent(share), most.name()),
+                    "%s g of salt / %s g; %s is usual"
+                            .formatted(fixed(salt, 2), fixed(stack.pieceGrams(), 1), bound.words()));
+        }
     }
 
     private void draft() {

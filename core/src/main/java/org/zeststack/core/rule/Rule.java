@@ -26,6 +26,7 @@ public record Rule(About about, String code, String looksAt, Basis basis, String
         BAR("Bars"),
         BOX("Boxes"),
         FORMULA("Formulas"),
+        RUN("Runs"),
         BENCH("The bench");
 
         private final String words;

@@ -12,6 +12,7 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.Technique;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Formula;
@@ -26,6 +27,8 @@ import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.picture.CrossSection;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.Material;
@@ -41,6 +44,8 @@ import org.zeststack.core.sugar.Cook;
  * stay in the bowl; the last two come back.
  */
 public final class RunPlanner {
+
+    private static final String REJECTS = "carrier-for-rejects";
 
     private final RunOrder order;
     private final IngredientTable ingredients;
@@ -90,8 +95,40 @@ public final class RunPlanner {
                 couvertures,
                 laid,
                 weighing(formulas, couvertures, laid),
-                BarCalls.of(bar),
+                calls(),
                 StepList.of(order, ingredients, formulas, couvertures, layers, carriers, masses));
+    }
+
+    /** What is said of the bar, and whether only the rejects expected open another slab, tray or sheet. */
+    private List<Call> calls() {
+        List<Call> calls = new ArrayList<>(BarCalls.of(order.bar()));
+        int enough = (order.pieces() + carriers.cavities() - 1) / carriers.cavities();
+        if (order.bar().bar().body().cutToPieces() && enough < carriers.fills()) {
+            double good = 1 - order.allowances().rejectFraction();
+            int fewer = enough * carriers.cavities();
+            String one = carriers.carrier();
+            calls.add(new Call(
+                    Call.Weight.GOOD_TO_KNOW,
+                    REJECTS,
+                    "%s: expect %d good, or %d of %d with %s more. Only the rejects expected ask for it."
+                            .formatted(
+                                    enough == 1
+                                            ? "One %s gives %d".formatted(one, fewer)
+                                            : "%d %ss give %d".formatted(enough, one, fewer),
+                                    Math.round(fewer * good),
+                                    Math.round(carriers.fills() * carriers.cavities() * good),
+                                    carriers.fills() * carriers.cavities(),
+                                    carriers.fills() - enough == 1 ? "one" : carriers.fills() - enough),
+                    "%d wanted / (1 − %s %%) = %d to make, %d on one %s"
+                            .formatted(
+                                    order.pieces(),
+                                    Numbers.plain(100 * order.allowances().rejectFraction()),
+                                    pieces,
+                                    carriers.cavities(),
+                                    one),
+                    Rule.of(Rule.About.RUN, REJECTS).source(order.bar().bounds())));
+        }
+        return List.copyOf(calls);
     }
 
     private RunSheet.LayerTarget target(StackLayer l) {
@@ -127,7 +164,8 @@ public final class RunPlanner {
                 turns,
                 pieces - (fills - 1) * each,
                 order.bar().bar().body().carrier(),
-                whole ? fills * each - pieces : 0);
+                whole ? fills * each - pieces : 0,
+                order.bar().layers().stream().anyMatch(l -> !order.bar().bar().onCarrier(l.index())));
     }
 
     private List<RunSheet.FormulaBatch> formulas() {

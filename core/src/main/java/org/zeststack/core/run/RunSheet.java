@@ -60,7 +60,8 @@ public record RunSheet(
      * @param turns times the owned moulds go round
      * @param cavitiesInLast cavities used in the last mould
      * @param carrier mould, slab, tray, sheet or piece; sheets frozen by the first releases know moulds only
-     * @param spare pieces that whole slabs, trays and sheets give beyond those to make: cut, and not coated
+     * @param spare pieces that whole slabs, trays and sheets give beyond those to make
+     * @param spareBare whether these go without what the pieces get after the cut; so with sheets that do not say
      */
     public record Moulds(
             String name,
@@ -70,9 +71,11 @@ public record RunSheet(
             int turns,
             int cavitiesInLast,
             String carrier,
-            Integer spare) {
+            Integer spare,
+            Boolean spareBare) {
 
         public Moulds {
+            spareBare = spareBare == null || spareBare;
             carrier = carrier == null ? "mould" : carrier;
             spare = spare == null ? Integer.valueOf(0) : spare;
         }

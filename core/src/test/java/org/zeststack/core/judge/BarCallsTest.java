@@ -188,7 +188,7 @@ public class BarCallsTest {
     @Test
     public void aSheetOfCouvertureKeepsWaterFromABase() {
         Body tray = new Body.Tray(330, 230, 4, 10, 0, 0);
-        BarLayer base = BarLayer.mm(LayerKind.BASE, "biscuit-shortbread", 7);
+        BarLayer base = BarLayer.mm(LayerKind.BASE, "biscuit-shortbread", 4);
         BarLayer caramel = BarLayer.mm(LayerKind.FILLING, CARAMEL, 6);
         BarLayer veneer = BarLayer.mm(LayerKind.VENEER, DARK, 2);
         assertEquals(

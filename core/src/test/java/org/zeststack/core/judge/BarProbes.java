@@ -57,6 +57,26 @@ final class BarProbes {
                 mm -> told(moulded(TAPERED, shell(1.5), FILL, BarLayer.mm(LayerKind.BACK, DARK, mm)), "back-too-"));
         all.put("shell-thickness", mm -> told(moulded(TAPERED, shell(mm), FILL, back(2)), "shell-too-"));
         all.put("coat-thickness", mm -> told(coated(BarLayer.mm(LayerKind.COAT, DARK, mm)), "coat-too-"));
+        all.put(
+                "join-room",
+                mm -> told(
+                        Bars.of(
+                                Bar.of(
+                                        Build.MOULDED,
+                                        new Body.Moulded(1, true),
+                                        List.of(
+                                                shell(2),
+                                                BarLayer.mm(LayerKind.FILLING, CARAMEL, TAPERED.depthMm() - 2 - mm))),
+                                TAPERED),
+                        "empty-room"));
+        all.put(
+                "salt",
+                share -> told(
+                        filled(mass(
+                                Map.of(Part.SALT, 100 * saltOfAll(share), Part.SUCROSE, 100 - 100 * saltOfAll(share)),
+                                null,
+                                0)),
+                        "salt-high"));
         all.put("draft", degrees -> {
             double lean = 2 * 10 * Math.tan(Math.toRadians(degrees));
             BarStack stack =
@@ -142,6 +162,24 @@ final class BarProbes {
                         "whole-nuts-choking"));
         all.put("oil-told", share -> !told(filled(oily(share)), "oil-into-chocolate"));
         all.put("oil-care", share -> !grave(filled(oily(share)), "oil-into-chocolate", Weight.TAKE_CARE));
+        all.put(
+                "oil-held",
+                share -> told(
+                        filled(mass(
+                                Map.of(
+                                        Part.OTHER_FAT,
+                                        40.0,
+                                        Part.COCOA_BUTTER,
+                                        100 * share,
+                                        Part.SUCROSE,
+                                        60 - 100 * share),
+                                null,
+                                0.4)),
+                        "oil-into-chocolate"));
+        all.put("short-dough-fat", fat -> grave(onBase(fat, 12), "crisp-beside-wet", Weight.TAKE_CARE));
+        all.put(
+                "softened-share",
+                share -> grave(onBase(0.28, softenedMm() / share), "crisp-beside-wet", Weight.TAKE_CARE));
         all.put(
                 "wet-neighbour",
                 water -> !told(
@@ -362,6 +400,59 @@ final class BarProbes {
         return BarStack.of(
                 Bar.of(Build.MOULDED, new Body.Moulded(1, false), layers),
                 Parts.of(TAPERED, materials).judgedBy(Bars.judgedBy));
+    }
+
+    /** A baked base of so much fat and so thick under soft caramel. */
+    private static BarStack onBase(double fat, double mm) {
+        Map<String, Material> materials = new HashMap<>(Bars.MATERIALS);
+        materials.put(
+                OWN,
+                new Material(
+                        OWN,
+                        OWN,
+                        "biscuit",
+                        Density.exactly(1),
+                        Composition.of(
+                                Map.of(Part.MILK_FAT, 100 * fat, Part.STARCH, 97 - 100 * fat, Part.WATER, 3.0), 42),
+                        0.25,
+                        true,
+                        "",
+                        false,
+                        Nature.PLAIN,
+                        false,
+                        Family.Kind.DRY,
+                        0,
+                        List.of(),
+                        "",
+                        null,
+                        null));
+        materials.put("soft", mass(Map.of(Part.WATER, 8.0, Part.SUCROSE, 92.0), 0.51, 0));
+        return BarStack.of(
+                Bar.of(
+                        Build.TRAY,
+                        new Body.Tray(300, 200, 4, 10, 0, 0),
+                        List.of(
+                                BarLayer.mm(LayerKind.BASE, OWN, mm),
+                                BarLayer.mm(LayerKind.FILLING, "soft", 5),
+                                BarLayer.mm(LayerKind.VENEER, DARK, 2))),
+                Parts.of(TAPERED, materials).judgedBy(Bars.judgedBy));
+    }
+
+    /** How deep soft caramel softens a short dough while that bar keeps. */
+    private static double softenedMm() {
+        return Bars.judgedBy.of("softens-in-a-week").greatest()
+                * Math.sqrt(Keeping.of(onBase(0.28, 12)).life().greatestDays() / 7.0);
+    }
+
+    /** Share of salt in the filling that makes that share of the whole piece. */
+    private static double saltOfAll(double share) {
+        BarStack stack = filled(mass(Map.of(Part.SUCROSE, 100.0), null, 0));
+        return share
+                * stack.pieceGrams()
+                / stack.layers().stream()
+                        .filter(l -> l.kind() == LayerKind.FILLING)
+                        .mapToDouble(StackLayer::grams)
+                        .sum();
     }
 
     private static BarStack insert(BarLayer.Insert insert) {

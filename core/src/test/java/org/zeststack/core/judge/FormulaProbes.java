@@ -53,6 +53,7 @@ final class FormulaProbes {
 
         /** Fills the mass up to one kilogram. */
         Mass rest(Part part) {
+            grams.remove(part);
             double sum = grams.values().stream().mapToDouble(g -> g).sum();
             grams.put(part, 1000 - sum);
             return this;
@@ -200,11 +201,24 @@ final class FormulaProbes {
                         || grains(share).told("cold-flow"));
         all.put("graining-sure", share -> grains(share).told("graining", Weight.WILL_FAIL));
         all.put(
+                "graining-milk",
+                protein ->
+                        grains(0.15).of(Part.PROTEIN, protein).rest(Part.WATER).told("graining", Weight.TAKE_CARE));
+        all.put(
+                "graining-in-milk",
+                share -> inMilk(share).told("graining", Weight.WILL_FAIL)
+                        || inMilk(share).told("graining", Weight.TAKE_CARE));
+        all.put("sucrose-dissolved", ratio -> new Mass(Family.CARAMEL)
+                .of(Part.SUCROSE, 0.2 * ratio)
+                .of(Part.WATER, 0.2)
+                .rest(Part.MILK_FAT)
+                .told("graining"));
+        all.put(
                 "inverting-acid",
                 acid -> grains(0.05).of(Part.ACIDS, acid * 0.8 * 0.95).told("graining", Weight.WILL_FAIL));
         all.put("sugar-to-grain", share -> !new Mass(Family.CARAMEL)
-                .of(Part.WATER, 0.1)
-                .of(Part.SUCROSE, 0.9 * share)
+                .of(Part.WATER, 0.05)
+                .of(Part.SUCROSE, 0.95 * share)
                 .rest(Part.MILK_FAT)
                 .told("graining"));
         all.put("caramel-fat-alone", fat -> !milk(fat, 0).told("fat-split"));
@@ -215,11 +229,10 @@ final class FormulaProbes {
                 .rest(Part.SYRUP_SOLIDS)
                 .told("lactose"));
         all.put("caramel-milk", protein -> !milk(0.05, protein).told("texture"));
-        all.put("caramel-sauce", t -> !stopped(t).says("texture", "sauce"));
-        all.put("caramel-rolls", t -> !stopped(t).says("texture", "rolls out"));
-        all.put("caramel-flows", t -> !stopped(t).says("texture", "flows in a cavity"));
-        all.put("caramel-slices", t -> !stopped(t).says("texture", "sliced or sawn"));
-        all.put("caramel-keeps-shape", t -> !stopped(t).says("texture", "keeps a shape"));
+        all.put("caramel-rolled", t -> !stopped(t).says("texture", "rolled out between papers"));
+        all.put("caramel-cavity", t -> !stopped(t).says("texture", "in a cavity"));
+        all.put("caramel-sawn", t -> !stopped(t).says("texture", "sliced or sawn"));
+        all.put("caramel-shaped", t -> !stopped(t).says("texture", "formed by hand"));
         all.put("nougat-whites", ratio -> new Mass(Family.NOUGAT)
                 .of(Part.SUCROSE, 0.4)
                 .of(Part.SYRUP_SOLIDS, 0.4)
@@ -241,6 +254,10 @@ final class FormulaProbes {
                 .of(Part.SYRUP_SOLIDS, 0.8 * share)
                 .of(Part.SUCROSE, 0.8 * (1 - share))
                 .rest(Part.WATER);
+    }
+
+    private static Mass inMilk(double share) {
+        return grains(share).of(Part.PROTEIN, 0.04).rest(Part.WATER);
     }
 
     private static Mass milk(double fat, double protein) {

@@ -97,6 +97,44 @@ public class NamesTest {
         return sold(SoldAs.CHOCOLATE, Build.OPEN, MOULD, BarLayer.rest(LayerKind.FILLING, DARK), almonds);
     }
 
+    /** Share of milk couverture 38 % in a dark one, what it is sold as, and whether it may be (Directive 2000/36/EC, from memory). */
+    @DataProvider
+    public Object[][] mixed() {
+        return new Object[][] {
+            {0.7, SoldAs.MILK_CHOCOLATE, true},
+            {0.7, SoldAs.CHOCOLATE, false},
+            {0.1, SoldAs.CHOCOLATE, true},
+            {0.1, SoldAs.MILK_CHOCOLATE, false},
+        };
+    }
+
+    /** What is mixed is one chocolate or the other, and nobody is told that it is not both. */
+    @Test(dataProvider = "mixed")
+    public void aMixedCouvertureIsJudgedByTheNameDeclared(double milk, SoldAs sold, boolean met) {
+        BarStack tablet = sold(
+                sold,
+                Build.OPEN,
+                MOULD,
+                BarLayer.rest(LayerKind.SHEET, DARK).mixed(new BarLayer.Mix(MILK, milk, false)));
+        assertEquals(met(tablet), met, Bars.codes(tablet).toString());
+        assertTrue(
+                !Bars.codes(tablet).contains("couverture-name"),
+                Bars.codes(tablet).toString());
+    }
+
+    @Test
+    public void whatHasNothingInsideIsNotFilled() {
+        BarLayer shell = mm(LayerKind.SHELL, DARK, 2);
+        assertTrue(!met(sold(SoldAs.FILLED_CHOCOLATE, Build.OPEN, MOULD, BarLayer.rest(LayerKind.SHEET, DARK))));
+        assertTrue(!met(sold(SoldAs.FILLED_CHOCOLATE, Build.OPEN, new Body.Moulded(1, true), shell)));
+        assertTrue(met(sold(SoldAs.OWN_NAME, Build.OPEN, new Body.Moulded(1, true), shell)));
+        BarLayer caramel = mm(LayerKind.FILLING, CARAMEL, 11);
+        BarStack joined = sold(SoldAs.FILLED_CHOCOLATE, Build.MOULDED, new Body.Moulded(1, true), shell, caramel);
+        assertEquals(Bars.faults(joined), List.of(), "joined halves close each other");
+        assertTrue(Bars.codes(sold(SoldAs.FILLED_CHOCOLATE, Build.MOULDED, MOULD, shell, caramel))
+                .contains("no-back"));
+    }
+
     @Test
     public void aFilledBarIsNotPlainChocolate() {
         BarLayer shell = mm(LayerKind.SHELL, MILK, 1.5);

@@ -62,7 +62,7 @@ public class PlausibilityTest {
                 1,
                 18,
                 20,
-                new RunSheet.Moulds("twelve", 12, 2, 2, 1, 8, "mould", 0),
+                new RunSheet.Moulds("twelve", 12, 2, 2, 1, 8, "mould", 0, false),
                 Allowances.USUAL,
                 100,
                 "probe",

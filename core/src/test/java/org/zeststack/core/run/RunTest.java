@@ -22,6 +22,7 @@ import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.TaperedCavity;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
@@ -450,9 +451,9 @@ public class RunTest {
                 false);
     }
 
-    /** A slab is laid as often as it is needed, its off-cuts with it; the couverture of foot and coat is one. */
-    @Test
-    public void aSlabIsPlannedWithItsOffcuts() {
+    private static final BarLayer COAT = BarLayer.mm(LayerKind.COAT, "couverture-dark-66", 1);
+
+    private static RunSheet slab(int pieces, double rejects, BarLayer coat) {
         NamedFormula caramel = new NamedFormula(7, "caramel", 2, CARAMEL);
         Bar bar = Bar.of(
                 Build.SLAB,
@@ -460,12 +461,11 @@ public class RunTest {
                 List.of(
                         BarLayer.mm(LayerKind.FOOT, "couverture-dark-66", 0.8),
                         BarLayer.mm(LayerKind.FILLING, caramel.link().text(), 12),
-                        BarLayer.mm(LayerKind.COAT, "couverture-dark-66", 1)));
-        BarStack stack = BarStack.of(bar, Parts.of(materials(caramel)));
+                        coat));
         RunOrder order = new RunOrder(
                 "Slab bar",
                 1,
-                stack,
+                BarStack.of(bar, Parts.of(materials(caramel))),
                 formulas(caramel),
                 List.of(),
                 java.util.Set.of(),
@@ -475,9 +475,41 @@ public class RunTest {
                 HILL,
                 "probe",
                 Thermometer.TRUE,
-                40,
-                new Allowances(0, 0, 0));
-        RunSheet planned = RunPlanner.plan(order, TABLE);
+                pieces,
+                new Allowances(rejects, 0, 0));
+        return RunPlanner.plan(order, TABLE);
+    }
+
+    /** A second slab that only the rejects expected ask for is told, with what one gives. */
+    @Test
+    public void aSlabOpenedForRejectsIsTold() {
+        RunSheet told = slab(32, 0.05, COAT);
+        assertEquals(told.moulds().fills(), 2, "34 to make, 33 of one slab");
+        assertEquals(
+                told.calls().stream()
+                        .filter(c -> c.code().equals("carrier-for-rejects"))
+                        .map(Call::message)
+                        .toList(),
+                List.of("One slab gives 33: expect 31 good, or 63 of 66 with one more."
+                        + " Only the rejects expected ask for it."));
+        for (RunSheet quiet : List.of(slab(34, 0.05, COAT), slab(31, 0.05, COAT), slab(40, 0, COAT))) {
+            assertTrue(quiet.calls().stream().noneMatch(c -> c.code().equals("carrier-for-rejects")));
+        }
+    }
+
+    /** A coat that goes over the whole slab is on the spare pieces too. */
+    @Test
+    public void sparePiecesAreBareWhereOnlyThePiecesAreCoated() {
+        assertTrue(slab(40, 0, COAT).moulds().spareBare());
+        BarLayer whole = COAT.on(new BarLayer.Faces(true, false, false, true));
+        assertFalse(slab(40, 0, whole).moulds().spareBare());
+    }
+
+    /** A slab is laid as often as it is needed, its off-cuts with it; the couverture of foot and coat is one. */
+    @Test
+    public void aSlabIsPlannedWithItsOffcuts() {
+        NamedFormula caramel = new NamedFormula(7, "caramel", 2, CARAMEL);
+        RunSheet planned = slab(40, 0, COAT);
         assertEquals(planned.moulds().carrier(), "slab");
         assertEquals(planned.moulds().fills(), 2, "33 pieces of one slab, turned");
         double density = materials(caramel).get(caramel.link().text()).densityGramsPerMl();

@@ -47,7 +47,7 @@ final class StartingBars {
                     sheet.handled(Handling.on(2, Handling.Cover.WHOLE)));
         }
         return body instanceof Body.Spread
-                ? List.of(sheet, LayerKind.TOPPING.usual().given(BarLayer.By.SHARE, 10))
+                ? List.of(sheet, LayerKind.TOPPING.usual().given(BarLayer.By.SHARE, 1))
                 : List.of(sheet);
     }
 }
