@@ -26,7 +26,9 @@ final class BoilWatch {
      * @param minutes null where there are none
      * @param reason null where there are minutes
      */
-    record Answer(CookProgress.MinutesLeft minutes, Reason reason) {}
+    record Answer(CookProgress.MinutesLeft minutes, Reason reason) {
+        static final Answer PAST = new Answer(null, Reason.PAST);
+    }
 
     /** Readings of a stirred pot scatter so, K (common practice, no source). */
     private static final double READING_KELVIN = 0.3;
@@ -46,7 +48,10 @@ final class BoilWatch {
 
     private static final int MOST_WARMING = 8;
     private static final double NEAR_KELVIN = 4;
-    private static final double AT_THE_BOIL_KELVIN = 1;
+    static final double AT_THE_BOIL_KELVIN = 1;
+    /** How far beyond its stop a pot is followed, K (our own choice). */
+    private static final double BEYOND_KELVIN = 15;
+
     private static final double BELOW_KELVIN = 6;
     private static final double LEAST_SPAN = 25 / 60.0;
     /** Readings closer than this, minutes, tell nothing more of a mass that warms. */
@@ -68,6 +73,7 @@ final class BoilWatch {
     private final List<Double> warming = new ArrayList<>();
     private double warmedTo = Double.NEGATIVE_INFINITY;
     private double began = Double.NaN;
+    private double beganCelsius = Double.NaN;
     private double minute;
     private int used;
 
@@ -80,9 +86,14 @@ final class BoilWatch {
         this.mass = mass;
         this.stopCelsius = stopCelsius;
         firstCelsius = Boiling.celsius(Solution.in(mass), mass.waterGrams(), pressureKpa);
-        double to = Math.min(Boiling.GREATEST_CELSIUS - 0.01, Math.max(stopCelsius, firstCelsius) + 15);
+        double to = greatestCelsius(Math.max(stopCelsius, firstCelsius));
         heat = PotHeat.boiling(mass, pressureKpa, BELOW_KELVIN, to, LOSS_PER_KELVIN);
         stopHeat = heat.kilojoules(stopCelsius);
+    }
+
+    /** How hot a pot with a stop may be for its water to be told, °C: hotter it browns, or nothing of the recipe is left. */
+    static double greatestCelsius(double stopCelsius) {
+        return Math.min(Boiling.GREATEST_CELSIUS - 0.01, stopCelsius + BEYOND_KELVIN);
     }
 
     /**
@@ -166,6 +177,7 @@ final class BoilWatch {
         List<Point> late = recent.subList(recent.size() / 2, recent.size());
         Point first = late.get(0);
         began = first.minute();
+        beganCelsius = celsius(late);
         for (double shift : SHIFTS) {
             HeatBank bank = new HeatBank(heat, shift, stopCelsius);
             bank.begin(first.minute(), celsius(late), kelvin(), power, warm > 0);
@@ -197,6 +209,11 @@ final class BoilWatch {
     /** When it began to boil, minutes; NaN before. */
     double began() {
         return began;
+    }
+
+    /** Where it stood then, °C; NaN before. */
+    double beganCelsius() {
+        return beganCelsius;
     }
 
     /** Readings that the fit rests on. */
@@ -240,7 +257,7 @@ final class BoilWatch {
             return new Answer(null, notYet());
         }
         if (chance(0) >= 0.5) {
-            return new Answer(null, Reason.PAST);
+            return Answer.PAST;
         }
         if (used < 2 || minute - began < LEAST_SPAN / 2) {
             return new Answer(null, Reason.TOO_FEW);

@@ -49,8 +49,8 @@ public record CookLesson(double kilograms, double kilowatts, double boiledMinute
         }
         return Optional.of(new CookLesson(
                 cook.before().totalGrams() / 1000,
-                progress.state().watts().orElseThrow() / 1000,
-                offMinute.orElse(last) - boiledAt,
+                progress.watts().orElseThrow() / 1000,
+                offMinute.orElse(last) - boiledAt + progress.boiledUnread(),
                 offMinute.isPresent() && end - last <= BEFORE_MINUTES
                         ? afterHeat(points, end, progress.celsiusAt(end))
                         : OptionalDouble.empty()));

@@ -65,6 +65,7 @@ public final class CookProgress {
      * The state of the pot after its last reading that was not wild.
      *
      * @param boiling whether the mass has reached its first boiling point here
+     * @param modelled whether it stands where its water can be told; where not, water, mass, sea level and solids say nothing
      * @param waterGrams water left; what was put in until it boils
      * @param massGrams what the mass would weigh with it
      * @param seaLevelCelsius temperature as it would be at sea level
@@ -77,6 +78,7 @@ public final class CookProgress {
      */
     public record State(
             boolean boiling,
+            boolean modelled,
             double celsius,
             double waterGrams,
             double massGrams,
@@ -93,6 +95,7 @@ public final class CookProgress {
         State without(Reason because) {
             return new State(
                     boiling,
+                    modelled,
                     celsius,
                     waterGrams,
                     massGrams,
@@ -108,9 +111,7 @@ public final class CookProgress {
 
         /** Whether it is to be off the heat: it reads so, or the readings together say so. */
         public boolean past() {
-            return !pours()
-                    && (distanceKelvin <= 0
-                            || reason.filter(Reason.PAST::equals).isPresent());
+            return reason.filter(Reason.PAST::equals).isPresent();
         }
 
         /** Whether it goes to no reading yet, but to something that is poured in by another sign. */
@@ -147,6 +148,9 @@ public final class CookProgress {
     private final Solution solution;
     private final double takeOffCelsius;
     private final double firstBoilingHere;
+    /** Where the tables end. */
+    private final double greatestCelsius;
+
     private final PotHeat heat;
     private final BoilWatch watch;
     private Point first;
@@ -172,11 +176,8 @@ public final class CookProgress {
         takeOffCelsius = cook.stopCelsiusHere() - afterHeatKelvin;
         solution = Solution.in(cook.before());
         firstBoilingHere = Boiling.celsius(solution, cook.before().waterGrams(), cook.pressureKpa());
-        heat = PotHeat.of(
-                cook.before(),
-                cook.pressureKpa(),
-                START_CELSIUS,
-                Math.min(Boiling.GREATEST_CELSIUS - 0.01, cook.stopCelsiusHere() + 15));
+        greatestCelsius = BoilWatch.greatestCelsius(cook.stopCelsiusHere());
+        heat = PotHeat.of(cook.before(), cook.pressureKpa(), START_CELSIUS, greatestCelsius);
         watch = new BoilWatch(cook.before(), cook.pressureKpa(), takeOffCelsius);
     }
 
@@ -192,6 +193,10 @@ public final class CookProgress {
             return Taken.WILD;
         }
         sprung = null;
+        if (point.celsius() > greatestCelsius) {
+            last = point;
+            return Taken.USED;
+        }
         Taken taken = watch.add(point, shown);
         if (taken != Taken.WILD || last == null) {
             last = point;
@@ -204,12 +209,13 @@ public final class CookProgress {
     }
 
     /**
-     * Whether a pot that does not boil yet is said to be where no ring brings it so soon: steam, a slip of the pen. The next reading
-     * beside it says that it was right; what reads past the stop is never passed over.
+     * Whether a pot that does not boil yet, or is beyond all that is reckoned, is said to be where no ring brings it so soon: steam, a
+     * slip of the pen. The next reading beside it says that it was right; what reads a little past the stop is never passed over.
      */
     private boolean springs(Point point) {
+        boolean beyond = last != null && point.celsius() > greatestCelsius;
         boolean watched = last != null && last.celsius() < firstBoilingHere - SPRING_KELVIN;
-        if (!watched || point.celsius() >= takeOffCelsius) {
+        if (!beyond && (!watched || point.celsius() >= takeOffCelsius)) {
             return false;
         }
         double since = MINUTE_SECONDS * (point.minute() - last.minute());
@@ -226,23 +232,40 @@ public final class CookProgress {
     /** The state as far as it was read; there must have been a reading. */
     public State state() {
         boolean boiling = last.celsius() >= firstBoilingHere;
+        boolean modelled = last.celsius() <= greatestCelsius;
         double water = heat.waterGrams(last.celsius());
-        double seaLevel = boiling ? Boiling.celsius(solution, water, Atmosphere.SEA_LEVEL_KPA) : last.celsius();
+        double seaLevel =
+                boiling && modelled ? Boiling.celsius(solution, water, Atmosphere.SEA_LEVEL_KPA) : last.celsius();
         Composition mass = cook.before().withWater(water);
-        BoilWatch.Answer answer = watch.answer();
+        double distance = takeOffCelsius - last.celsius();
+        BoilWatch.Answer answer = distance <= 0 ? BoilWatch.Answer.PAST : watch.answer();
         return new State(
                 boiling,
+                modelled,
                 last.celsius(),
                 water,
                 mass.totalGrams(),
                 seaLevel,
                 mass.dissolvedSolidsFraction(),
-                takeOffCelsius - last.celsius(),
+                distance,
                 Optional.ofNullable(answer.minutes()),
                 Optional.ofNullable(answer.reason()),
                 watch.used(),
                 known(watch.turnedAt()),
-                known(watch.power() * 1000 / MINUTE_SECONDS));
+                modelled ? watts() : OptionalDouble.empty());
+    }
+
+    /** Heat that the mass takes up as far as its water can be told, W; empty until it boils. */
+    OptionalDouble watts() {
+        return known(watch.power() * 1000 / MINUTE_SECONDS);
+    }
+
+    /**
+     * Minutes from its first boil to where it was first seen to boil, at the heat that it takes up: 0 where it was read from its boil on.
+     */
+    double boiledUnread() {
+        double from = firstBoilingHere + BoilWatch.AT_THE_BOIL_KELVIN;
+        return Math.max(0, (heat.kilojoules(watch.beganCelsius()) - heat.kilojoules(from)) / watch.power());
     }
 
     /** The way to the stop at the heat that the pot has now; empty where the readings do not tell. */

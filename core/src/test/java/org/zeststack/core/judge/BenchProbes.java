@@ -11,6 +11,7 @@ import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.run.ReadingRules.Kind;
 import org.zeststack.core.run.ReadingRules.Seen;
 import org.zeststack.core.stack.Bars;
+import org.zeststack.core.sugar.Browning;
 
 /** Readings and times that lie beyond a bound. */
 final class BenchProbes {
@@ -32,6 +33,14 @@ final class BenchProbes {
         all.put(
                 "pot-climbs",
                 kelvin -> doubted(2, Bars.judgedBy.of("pot-springs").greatest() + 2 * kelvin));
+        all.put(
+                "sugar-browns",
+                celsius -> new Browning(Bars.judgedBy).of(celsius, 118).isPresent());
+        all.put("sugar-burns", celsius -> new Browning(Bars.judgedBy)
+                .of(celsius, 118)
+                .orElseThrow()
+                .message()
+                .contains("burns"));
         all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
                 .isPresent());
         return all;

@@ -50,6 +50,33 @@ public class CookLessonTest {
         near(lesson.afterHeatKelvin().getAsDouble(), climbed, 0.35, "as the mass did, whatever the probe lags");
     }
 
+    /** A pot that was forgotten until 137 °C took up no less heat than one that was not. */
+    @Test
+    public void whatWasReadBeyondTheModelTeachesNoHeat() {
+        SimulatedPot pot = pot(3000, 1);
+        List<Point> all = new ArrayList<>(points(pot, 1100));
+        for (double celsius = all.get(all.size() - 1).celsius(); celsius < 137; celsius += 1.2) {
+            all.add(new Point(all.get(all.size() - 1).minute() + 0.5, celsius));
+        }
+        double watts = SimulatedPot.usualWatts(Masses.checkCaramel());
+        double kilowatts =
+                CookLesson.of(cook, all, OptionalDouble.empty()).orElseThrow().kilowatts();
+        near(1000 * kilowatts / watts, 1, 0.3, "the ring's");
+    }
+
+    /** The boil is where the mass first boils, though somebody began to read later. */
+    @Test
+    public void theBoilBeganBeforeTheFirstReading() {
+        double off = 900;
+        SimulatedPot pot = pot(off, 1);
+        double late = pot.boiledAt(off) / 60 + 5;
+        List<Point> points =
+                points(pot, off).stream().filter(p -> p.minute() >= late).toList();
+        CookLesson lesson =
+                CookLesson.of(cook, points, OptionalDouble.of(off / 60)).orElseThrow();
+        near(lesson.boiledMinutes(), (off - pot.boiledAt(off)) / 60, 1.5, "from the boil on");
+    }
+
     @Test
     public void whatIsNotKnownIsNotTaught() {
         SimulatedPot pot = pot(900, 3);

@@ -7,6 +7,7 @@ import static org.zeststack.core.Near.near;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.Masses;
 import org.zeststack.core.composition.Composition;
@@ -57,6 +58,53 @@ public class CookProgressTest {
         double end = minutesToStop(pot) * 60;
         double taken = heat.kilojoules(pot.celsiusAt(end)) - heat.kilojoules(pot.celsiusAt(0));
         near(taken / (watts * end / 1000), 1, 0.02, "property: conservation of energy, stepped and tabulated apart");
+    }
+
+    /** True temperatures that follow the pot's readings, and whether its water can be told at the last. */
+    @DataProvider
+    public Object[][] beyond() {
+        double stop = Cook.to(Masses.checkCaramel(), 118, PRESSURE).stopCelsiusHere();
+        return new Object[][] {{stop, true}, {stop + 14, true}, {stop + 16, false}, {185.9, false}};
+    }
+
+    @Test(dataProvider = "beyond")
+    public void beyondItsModelAPotHasNoFigures(double celsius, boolean modelled) {
+        SimulatedPot pot = new SimulatedPot(mass, PRESSURE, SimulatedPot.usualWatts(mass), 9);
+        List<Point> points = readings(pot, minutesToStop(pot));
+        double minute = points.get(points.size() - 1).minute();
+        double before = at(points).watts().orElseThrow();
+        while (points.get(points.size() - 1).celsius() < celsius - 4) {
+            minute += 0.5;
+            points.add(new Point(minute, points.get(points.size() - 1).celsius() + 3.5));
+        }
+        points.add(new Point(minute + 0.5, celsius));
+        CookProgress.State state = at(points);
+        assertEquals(state.modelled(), modelled);
+        assertEquals(state.watts().isPresent(), modelled);
+        assertTrue(state.past());
+        assertTrue(before > 0);
+    }
+
+    /** Whatever comes first, what is to be taken off has no minutes left and is not said to be no longer boiling. */
+    @Test
+    public void pastTheStopNothingElseIsSaid() {
+        double stop = cook.stopCelsiusHere();
+        for (double first : new double[] {20, 90, 104, stop - 1, stop - 0.1, stop, stop + 0.1, stop + 3, 140}) {
+            for (double second : new double[] {20, 100, stop - 0.3, stop, stop + 0.1, stop + 20}) {
+                for (double minutes : new double[] {0.02, 0.2, 0.6, 3}) {
+                    CookProgress.State state = at(List.of(new Point(0, first), new Point(minutes, second)));
+                    String what = first + " then " + second + " after " + minutes;
+                    assertEquals(
+                            state.past(),
+                            state.reason()
+                                    .filter(CookProgress.Reason.PAST::equals)
+                                    .isPresent(),
+                            what);
+                    assertFalse(state.past() && state.minutesLeft().isPresent(), what);
+                    assertEquals(state.minutesLeft().isEmpty(), state.reason().isPresent(), what);
+                }
+            }
+        }
     }
 
     @Test

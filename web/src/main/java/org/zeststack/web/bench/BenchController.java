@@ -35,6 +35,7 @@ import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.sugar.Stages;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
@@ -58,6 +59,7 @@ class BenchController {
     private final LiveHub hub;
     private final LivePots pots;
     private final WorkshopStore workshop;
+    private final OwnBounds own;
     private final CookLessons lessons;
     private final Clock clock;
 
@@ -69,6 +71,7 @@ class BenchController {
             LivePots pots,
             CookLessons lessons,
             WorkshopStore workshop,
+            OwnBounds own,
             Clock clock) {
         this.runs = runs;
         this.bench = bench;
@@ -76,6 +79,7 @@ class BenchController {
         this.hub = hub;
         this.pots = pots;
         this.workshop = workshop;
+        this.own = own;
         this.lessons = lessons;
         this.clock = clock;
     }
@@ -246,6 +250,7 @@ class BenchController {
                         sheet,
                         batch,
                         state,
+                        own.bounds(),
                         series,
                         naming,
                         series.map(SeriesView::learned).orElseGet(() -> lessons.of(batch)),

@@ -5,11 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.PotPlan;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.sugar.Foam;
@@ -33,6 +36,7 @@ import org.zeststack.store.Saved;
  * @param pours what goes in next; null where all is in
  * @param weighed what the scale said last; empty where the pot was not weighed
  * @param modelWaterGrams water by the readings when it was looked at; empty before the first one
+ * @param browning what is to be said of sugar that browns or burns
  * @param remedies for a mass that did not come out
  * @param naming of stages, as this device has chosen
  * @param learned from earlier cooks of the formula
@@ -49,6 +53,7 @@ public record CookDesk(
         PotPlan.Pour pours,
         Optional<WeighedPot> weighed,
         Optional<Double> modelWaterGrams,
+        Optional<Call> browning,
         List<Remedies.Remedy> remedies,
         Stages.Naming naming,
         Learned learned,
@@ -76,6 +81,7 @@ public record CookDesk(
             RunSheet sheet,
             RunSheet.FormulaBatch batch,
             BenchState state,
+            Bounds bounds,
             Optional<SeriesView> series,
             Stages.Naming naming,
             Learned learned,
@@ -100,10 +106,12 @@ public record CookDesk(
                 state.potWeighed(batch.key())
                         .map(EntryBody.PotWeighed::massGrams)
                         .map(g -> WeighedPot.of(now, g)),
-                pot.map(CookProgress.State::waterGrams),
+                pot.filter(CookProgress.State::modelled).map(CookProgress.State::waterGrams),
+                series.flatMap(SeriesView::lastReading).flatMap(r -> new Browning(bounds)
+                        .of(thermometer.trueCelsius(r), due(next, cook, thermometer))),
                 Remedies.of(
                         cook,
-                        pot.filter(p -> next == null)
+                        pot.filter(p -> next == null && p.modelled())
                                 .map(CookProgress.State::seaLevelCelsius)
                                 .orElse(cook.stopCelsius())),
                 naming,
@@ -113,6 +121,13 @@ public record CookDesk(
                         .filter(t -> !t.name().equals(sheet.thermometerName()))
                         .toList(),
                 others);
+    }
+
+    /** How hot it is meant to become next, °C; without end where that is told by a look. */
+    private static double due(PotPlan.Pour next, Cook cook, Thermometer thermometer) {
+        return next == null
+                ? cook.stopCelsiusHere()
+                : next.reading() == null ? Double.MAX_VALUE : thermometer.trueCelsius(next.reading());
     }
 
     /** Where the mass first boils here, °C. */

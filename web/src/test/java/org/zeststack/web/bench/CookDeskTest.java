@@ -35,6 +35,7 @@ public class CookDeskTest {
                 null,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 List.of(),
                 Stages.Naming.PRINTED,
                 learned,
