@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.zeststack.core.air.AfterCold;
@@ -106,11 +107,40 @@ public final class BenchState {
         return bowl(component, EntryBody.Overruled.class);
     }
 
-    /** When water got into a bowl; empty where none did, and where it was planned anew since. */
+    /** When water got into a bowl; empty where none did, and where it was emptied since: no plan takes water out. */
     public Optional<Instant> waterIn(String component) {
         Optional<Instant> in = last(bowl(component, EntryBody.WaterIn.class));
-        Optional<Instant> planned = last(bowl(component, EntryBody.TemperPlanned.class));
-        return in.filter(i -> planned.filter(p -> p.isAfter(i)).isEmpty());
+        Optional<Instant> fresh = last(bowl(component, EntryBody.FreshBowl.class));
+        return in.filter(i -> fresh.filter(f -> f.isAfter(i)).isEmpty());
+    }
+
+    /** Whether a bowl was planned anew or filled afresh after a moment. */
+    public boolean begunAnew(String component, Instant after) {
+        return bowl(component).stream()
+                .anyMatch(e -> (e.body() instanceof EntryBody.TemperPlanned || e.body() instanceof EntryBody.FreshBowl)
+                        && e.at().isAfter(after));
+    }
+
+    /**
+     * What was in a bowl when it was planned last: what was left of it then, with what it was fed since that was weighed.
+     *
+     * @return empty where nothing was left of it before, or it was emptied since
+     */
+    public OptionalDouble gramsPlanned(String component) {
+        Double grams = null;
+        Double planned = null;
+        for (BenchEntry entry : bowl(component)) {
+            if (entry.body() instanceof EntryBody.BowlLeft left) {
+                grams = left.grams();
+            } else if (entry.body() instanceof EntryBody.Fed fed && grams != null) {
+                grams += fed.grams();
+            } else if (entry.body() instanceof EntryBody.FreshBowl) {
+                grams = null;
+            } else if (entry.body() instanceof EntryBody.TemperPlanned) {
+                planned = grams;
+            }
+        }
+        return planned == null ? OptionalDouble.empty() : OptionalDouble.of(planned);
     }
 
     /** What was left of a bowl, oldest first. */

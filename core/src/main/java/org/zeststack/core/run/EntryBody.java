@@ -35,14 +35,22 @@ public sealed interface EntryBody {
      *
      * @param step id on the run sheet
      * @param grams what the finished component weighs; null where it was not weighed
+     * @param reason why somebody went on although something spoke against it; null where nothing did
      */
-    record StepDone(String step, Double grams) implements EntryBody {
+    record StepDone(String step, Double grams, String reason) implements EntryBody {
+
+        /** A step that nothing spoke against. */
+        public StepDone(String step, Double grams) {
+            this(step, grams, null);
+        }
+
         @Override
         public void check(Faults faults) {
             required(faults, "step", step);
             if (grams != null) {
                 faults.within("grams", grams, GRAMS);
             }
+            notTooLong(faults, "reason", reason);
         }
     }
 
@@ -340,6 +348,18 @@ public sealed interface EntryBody {
      * @param component key of what is tempered
      */
     record WaterIn(String component) implements OfBowl {
+        @Override
+        public void check(Faults faults) {
+            required(faults, "component", component);
+        }
+    }
+
+    /**
+     * A bowl was emptied, and fresh couverture is in it.
+     *
+     * @param component key of what is tempered
+     */
+    record FreshBowl(String component) implements OfBowl {
         @Override
         public void check(Faults faults) {
             required(faults, "component", component);

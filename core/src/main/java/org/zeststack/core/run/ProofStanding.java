@@ -47,9 +47,7 @@ public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<
         if (read.lostAt().filter(at::isBefore).isPresent()) {
             return "it was lost since";
         }
-        boolean another = read.begunAt().filter(at::isBefore).isPresent()
-                || state.bowl(bowl.key()).stream()
-                        .anyMatch(e -> e.body() instanceof EntryBody.TemperPlanned && e.at().isAfter(at));
+        boolean another = read.begunAt().filter(at::isBefore).isPresent() || state.begunAnew(bowl.key(), at);
         return another ? "another bowl was begun since" : "";
     }
 

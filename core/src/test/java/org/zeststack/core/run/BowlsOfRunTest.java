@@ -6,11 +6,13 @@ import static org.zeststack.core.Near.near;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.testng.annotations.Test;
@@ -323,11 +325,7 @@ public class BowlsOfRunTest {
     public void theStateKnowsItsBowl() {
         RunSheet sheet = sheet();
         String key = coat(sheet).key();
-        BenchEntry water = entry(10, new EntryBody.WaterIn(key));
-        BenchEntry planned = entry(20, new EntryBody.TemperPlanned(key, Method.SLAB, 0, Bowl.Material.STEEL, 20, null));
-        assertEquals(BenchState.of(sheet, List.of(water)).waterIn(key), Optional.of(water.at()));
-        assertEquals(
-                BenchState.of(sheet, List.of(water, planned)).waterIn(key), Optional.empty(), "another bowl since");
+        BenchEntry planned = entry(20, plan(key));
         BenchState state = BenchState.of(
                 sheet,
                 List.of(
@@ -339,5 +337,96 @@ public class BowlsOfRunTest {
         assertEquals(state.fed(key).size(), 1);
         assertEquals(state.bowl(key).size(), 3);
         assertEquals(state.temperPlanned(key).orElseThrow().method(), Method.SLAB);
+    }
+
+    private static EntryBody plan(String key) {
+        return new EntryBody.TemperPlanned(key, Method.SLAB, 0, Bowl.Material.STEEL, 20, null);
+    }
+
+    /** In the order of a day: it is planned, water gets in, and it is planned again; only an emptied bowl is dry. */
+    @Test
+    public void waterStaysInABowlUntilItIsEmptied() {
+        RunSheet sheet = sheet();
+        String key = coat(sheet).key();
+        List<BenchEntry> day = List.of(
+                entry(10, plan(key)),
+                entry(12, new EntryBody.WaterIn(key)),
+                entry(20, plan(key)),
+                entry(30, new EntryBody.FreshBowl(key)),
+                entry(40, new EntryBody.WaterIn(key)));
+        List<Boolean> wet = new ArrayList<>();
+        for (int n = 1; n <= day.size(); n++) {
+            wet.add(BenchState.of(sheet, day.subList(0, n)).waterIn(key).isPresent());
+        }
+        assertEquals(wet, List.of(false, true, true, false, true));
+    }
+
+    private static Optional<String> goingOn(RunSheet sheet, String step, BenchEntry... entries) {
+        RunSheet.BenchStep of = sheet.steps().stream()
+                .filter(s -> s.id().startsWith(step))
+                .findFirst()
+                .orElseThrow();
+        return GoingOn.against(sheet, BenchState.of(sheet, List.of(entries)), of);
+    }
+
+    @Test
+    public void goingOnWithABowlThatIsNotFitIsAsked() {
+        RunSheet sheet = sheet();
+        String key = coat(sheet).key();
+        String temper = sheet.steps().stream()
+                .filter(s ->
+                        s.kind() == RunSheet.StepKind.TEMPER && s.component().equals(key))
+                .map(RunSheet.BenchStep::id)
+                .findFirst()
+                .orElseThrow();
+        String lays = sheet.steps().stream()
+                .filter(s -> sheet.layer(s.layer())
+                        .filter(l -> l.component().equals(key))
+                        .isPresent())
+                .map(RunSheet.BenchStep::id)
+                .findFirst()
+                .orElseThrow();
+        BenchEntry failed = entry(20, proof(key, 4, true));
+        BenchEntry water = entry(20, new EntryBody.WaterIn(key));
+        for (String step : List.of(temper, lays)) {
+            assertEquals(goingOn(sheet, step), Optional.empty(), step);
+            assertTrue(goingOn(sheet, step, failed).orElseThrow().contains("did not pass"), step);
+            assertTrue(goingOn(sheet, step, water).orElseThrow().startsWith("Water is in"), step);
+            assertEquals(goingOn(sheet, step, failed, entry(22, proof(key, 4, false))), Optional.empty(), step);
+            assertEquals(goingOn(sheet, step, failed, entry(22, plan(key))), Optional.empty(), step);
+            assertTrue(goingOn(sheet, step, water, entry(22, plan(key))).isPresent(), step);
+            assertEquals(goingOn(sheet, step, water, entry(22, new EntryBody.FreshBowl(key))), Optional.empty(), step);
+        }
+        String other = sheet.steps().stream()
+                .filter(s -> s.kind() == RunSheet.StepKind.RELEASE)
+                .map(RunSheet.BenchStep::id)
+                .findFirst()
+                .orElseThrow();
+        assertEquals(goingOn(sheet, other, failed, water), Optional.empty());
+    }
+
+    /** What is planned anew is what was left then, with what it was fed; what is left later is of the next plan. */
+    @Test
+    public void temperingAgainPlansWhatIsLeft() {
+        RunSheet sheet = sheet();
+        String key = coat(sheet).key();
+        BenchEntry left = entry(20, new EntryBody.BowlLeft(key, 700, null));
+        BenchEntry fed = entry(22, new EntryBody.Fed(key, 50, 40));
+        assertTrue(planned(sheet, key, entry(10, plan(key))).isEmpty());
+        assertTrue(planned(sheet, key, entry(10, plan(key)), left).isEmpty());
+        near(
+                planned(sheet, key, entry(10, plan(key)), left, entry(25, plan(key)))
+                        .orElseThrow(),
+                700,
+                0,
+                "left");
+        near(planned(sheet, key, left, fed, entry(25, plan(key))).orElseThrow(), 750, 0, "fed since");
+        near(planned(sheet, key, left, entry(21, plan(key)), fed).orElseThrow(), 700, 0, "fed after the plan");
+        assertTrue(planned(sheet, key, left, entry(21, new EntryBody.FreshBowl(key)), entry(25, plan(key)))
+                .isEmpty());
+    }
+
+    private static OptionalDouble planned(RunSheet sheet, String key, BenchEntry... entries) {
+        return BenchState.of(sheet, List.of(entries)).gramsPlanned(key);
     }
 }

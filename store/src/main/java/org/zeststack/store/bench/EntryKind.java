@@ -23,6 +23,7 @@ public enum EntryKind {
     PROOF(EntryBody.Proof.class),
     OVERRULED(EntryBody.Overruled.class),
     WATER(EntryBody.WaterIn.class),
+    FRESH(EntryBody.FreshBowl.class),
     LEFT(EntryBody.BowlLeft.class),
     FED(EntryBody.Fed.class),
     COLD(EntryBody.OutOfCold.class),

@@ -29,6 +29,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.GoingOn;
 import org.zeststack.core.run.ProofStanding;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.RunSheet.BenchStep;
@@ -205,6 +206,7 @@ class BenchController {
                                     now))
                             .orElse(null));
             model.addAttribute("handling", BowlHandling.of(sheet, s));
+            model.addAttribute("against", GoingOn.against(sheet, state, s).orElse(null));
         });
     }
 

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
@@ -24,6 +25,7 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.GoingOn;
 import org.zeststack.core.run.Moments;
 import org.zeststack.core.run.Plausibility;
 import org.zeststack.core.run.RunSheet;
@@ -194,10 +196,13 @@ class BenchDoor {
         if (form.faulty()) {
             return Answer.faulty(form);
         }
+        BenchState state = BenchState.of(sheet, bench.entries(id));
+        if (unexplained(body.get(), sheet, state, form)) {
+            return Answer.faulty(form);
+        }
         Optional<Fault> asked = isSure(form) || sent.at() == null ? Optional.empty() : doubt(sent.at(), now, moments);
-        Optional<Fault> doubt = isSure(form)
-                ? Optional.empty()
-                : asked.or(() -> new Plausibility(sheet, BenchState.of(sheet, bench.entries(id))).doubt(body.get()));
+        Optional<Fault> doubt =
+                isSure(form) ? Optional.empty() : asked.or(() -> new Plausibility(sheet, state).doubt(body.get()));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }
@@ -227,6 +232,16 @@ class BenchDoor {
                         "refused",
                         "This run is not on the bench, or the entry to take back is not there.");
         };
+    }
+
+    /** Whether something speaks against a step that is said to be done, and nobody says why it goes on. */
+    private static boolean unexplained(EntryBody body, RunSheet sheet, BenchState state, FormInput form) {
+        if (body instanceof EntryBody.StepDone done && done.reason() == null) {
+            sheet.step(done.step())
+                    .flatMap(step -> GoingOn.against(sheet, state, step))
+                    .ifPresent(against -> form.add(Fault.of("reason", "", against + " Say why you go on.")));
+        }
+        return form.faulty();
     }
 
     private static boolean isAnothers(String by, SignedIn me) {
@@ -312,7 +327,7 @@ class BenchDoor {
         Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
         List<SentReading> readings = sent.readings() == null ? List.of() : sent.readings();
         FormInput all = FormInput.of(Map.of());
-        if (readings.isEmpty() || readings.size() > ReadingDoor.MOST || readings.contains(null)) {
+        if (readings.isEmpty() || readings.size() > ReadingDoor.MOST || readings.stream().anyMatch(Objects::isNull)) {
             all.add(Fault.of(
                     "readings", String.valueOf(readings.size()), "Send 1 to " + ReadingDoor.MOST + " readings."));
             return Answer.faulty(all);

@@ -50,6 +50,7 @@ final class EntryForm {
                     case PROOF -> proof(form, sheet);
                     case OVERRULED -> overruled(form, sheet);
                     case WATER -> water(form, sheet);
+                    case FRESH -> fresh(form, sheet);
                     case LEFT -> left(form, sheet);
                     case FED -> fed(form, sheet);
                     case COLD -> cold(form, sheet);
@@ -65,7 +66,8 @@ final class EntryForm {
     private static Optional<EntryBody> stepDone(FormInput form, RunSheet sheet) {
         String step = step(form, sheet);
         Double grams = form.has("grams") ? form.number("grams", EntryBody.GRAMS) : null;
-        return form.build(() -> new EntryBody.StepDone(step, grams));
+        String reason = form.text("reason").strip();
+        return form.build(() -> new EntryBody.StepDone(step, grams, reason.isEmpty() ? null : reason));
     }
 
     /** Id of a step of this run. */
@@ -137,6 +139,11 @@ final class EntryForm {
     private static Optional<EntryBody> water(FormInput form, RunSheet sheet) {
         String component = inTemper(form, sheet, "component");
         return form.build(() -> new EntryBody.WaterIn(component));
+    }
+
+    private static Optional<EntryBody> fresh(FormInput form, RunSheet sheet) {
+        String component = inTemper(form, sheet, "component");
+        return form.build(() -> new EntryBody.FreshBowl(component));
     }
 
     private static Optional<EntryBody> left(FormInput form, RunSheet sheet) {

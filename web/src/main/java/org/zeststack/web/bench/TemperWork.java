@@ -61,7 +61,7 @@ public record TemperWork(
                         p.method(),
                         new TemperPlan.Of(
                                 bowl.window(),
-                                bowl.grams(),
+                                state.gramsPlanned(bowl.key()).orElse(bowl.grams()),
                                 bowl.cocoaButterFraction(),
                                 p.emptyBowl(),
                                 p.roomCelsius(),

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,6 +22,8 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.formula.YieldUnknown;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.run.Allowances;
+import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.run.GoingOn;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Learned;
@@ -51,6 +54,9 @@ class RunController {
     private final Aside aside;
     /** A page at the bench that was not heard for so long is out of reach. */
     private static final Duration SILENT = Duration.ofSeconds(25);
+
+    /** The longest reason: what it is for is written down beside it. */
+    private static final int MOST_REASON = 400;
 
     private final Bench bench;
     private final Devices devices;
@@ -204,6 +210,7 @@ class RunController {
         }
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
+        model.addAttribute("goingOn", run.status() == Run.Status.PLANNED ? GoingOn.against(sheet) : List.of());
         model.addAttribute("learned", learned(sheet));
         model.addAttribute("across", SectionDrawing.of(sheet.section()));
         model.addAttribute("lotChoices", lotsOfRun.choices(run, sheet));
@@ -236,9 +243,36 @@ class RunController {
     }
 
     @PostMapping("/runs/{id}/start")
-    String start(@PathVariable long id) {
+    String start(
+            @PathVariable long id,
+            @RequestParam Map<String, String> typed,
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            HttpServletResponse response) {
+        FormInput form = FormInput.of(typed);
         Run run = find(id);
-        runs.start(id, sheets.of(run), clock.instant());
+        RunSheet sheet = sheets.of(run);
+        List<String> against = GoingOn.against(sheet);
+        String reason = form.limited("reason", MOST_REASON).strip();
+        if (!against.isEmpty() && reason.isEmpty()) {
+            form.add(Fault.of("reason", "", "Say why it is made all the same."));
+        }
+        if (form.faulty()) {
+            response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
+            model.addAttribute("form", form);
+            return sheet(id, model);
+        }
+        transaction.executeWithoutResult(tx -> {
+            if (runs.start(id, sheet, clock.instant()) && !against.isEmpty()) {
+                String all = "Made all the same, because %s (%s)".formatted(reason, String.join(" ", against));
+                var note = new EntryBody.Note(all.substring(0, Math.min(all.length(), EntryBody.LONGEST_TEXT)));
+                bench.append(
+                        id,
+                        new Bench.NewEntry(UUID.randomUUID(), note, "", "", null, null),
+                        me.name(),
+                        clock.instant());
+            }
+        });
         return "redirect:/bench/" + id;
     }
 

@@ -44,7 +44,7 @@ public class BenchWithoutScriptsTest extends WithDemo {
 
     /** Every kind once, and what a step needs before the others. */
     private static final List<String> ORDER = List.of(
-            ("TEMPER start write log SECOND RING POT BEGUN SIGN POURED ROOM PROOF LEFT FED WATER OVERRULED ACTUAL CUP WEIGH_IN TALLY"
+            ("TEMPER start write log SECOND RING POT BEGUN SIGN POURED ROOM PROOF LEFT FED WATER FRESH OVERRULED ACTUAL CUP WEIGH_IN TALLY"
                             + " COLD NOTE UNDO OFF stop STEP_DONE")
                     .split(" "));
 

@@ -148,6 +148,19 @@ public class RunPageTest extends WithDemo {
         assertThat(page.locator(".detail")).containsText("A drop in cold water");
     }
 
+    /** A bar that no cavity holds: it is begun only with a reason, which its ledger keeps. */
+    @Test
+    public void aBarThatWillFailIsBegunWithAReason() {
+        long id = keep("bars", "Brimful", bar(BarLayer.mm(LayerKind.FILLING, "gianduja", 40)));
+        plan(id, "12");
+        assertThat(page.locator("[data-out=going-on]")).containsText("It does not fit");
+        page.click("text=Start: freeze this sheet");
+        assertThat(page.locator(".actions .fault")).containsText("Say why it is made all the same.");
+        page.fill("#reason", "to photograph it");
+        TestApp.sent(page, "text=Start: freeze this sheet");
+        assertThat(page.locator(".log li").first()).containsText("Made all the same, because to photograph it");
+    }
+
     /** Id of the cook on the bench that stands open. */
     private String cook() {
         return (String)

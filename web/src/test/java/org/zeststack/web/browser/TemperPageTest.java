@@ -241,6 +241,32 @@ public class TemperPageTest extends WithDemo {
         page = before;
     }
 
+    /** Planned, wetted, planned again: the water stays in it, and whoever goes on says why. */
+    @Test
+    public void waterIsNotPlannedAwayAndGoingOnIsAsked() {
+        Page before = page;
+        page = app.signedIn("runa");
+        page.onPageError(errors::add);
+        long run = run("Wet truffle", Family.GANACHE, GANACHE, Bar.Finish.TEMPERED, "");
+        open(run, "Temper Milk couverture");
+        page.selectOption("#method", "SEED");
+        page.click("button:text-is('Plan it')");
+        assertThat(page.locator("#reason")).hasCount(0);
+        page.click("text=Water got into the bowl");
+        assertThat(page.locator("[data-out=water]")).isVisible();
+        page.click("button:text-is('Plan it')");
+        assertThat(page.locator(".log li").first()).containsText("Tempered by");
+        assertThat(page.locator("[data-out=water]")).isVisible();
+        page.click("text=Done");
+        assertThat(page.locator("[data-fault=reason]")).containsText("Water is in Milk couverture");
+        page.fill("#reason", "a drop only, for ganache");
+        page.click("text=Done");
+        assertThat(page.locator(".log li").first()).containsText("gone on, because a drop only, for ganache");
+        page.click("text=The bowl is emptied and dry");
+        assertThat(page.locator("[data-out=water]")).hasCount(0);
+        page = before;
+    }
+
     @Test
     public void aBarIsFinishedWithoutTemper() {
         Page before = page;

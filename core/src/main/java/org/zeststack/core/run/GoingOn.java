@@ -1,0 +1,40 @@
+package org.zeststack.core.run;
+
+import java.util.List;
+import java.util.Optional;
+import org.zeststack.core.explain.Call;
+
+/** What speaks against going on, so that whoever goes on says why: water in a bowl, a proof that did not pass, a bar that will fail. */
+public final class GoingOn {
+
+    private GoingOn() {}
+
+    /** What speaks against being done with a step that brings a bowl into temper or lays from it; empty where nothing does. */
+    public static Optional<String> against(RunSheet sheet, BenchState state, RunSheet.BenchStep step) {
+        Optional<RunSheet.LayerTarget> layer = sheet.layer(step.layer());
+        if (step.kind() != RunSheet.StepKind.TEMPER && layer.isEmpty()) {
+            return Optional.empty();
+        }
+        String component = layer.map(RunSheet.LayerTarget::component)
+                .filter(c -> !c.isEmpty())
+                .orElse(step.component());
+        return sheet.inTemper(component).flatMap(bowl -> {
+            if (state.waterIn(bowl.key()).isPresent()) {
+                return Optional.of(
+                        "Water is in %s: it thickens and does not come back into temper.".formatted(bowl.name()));
+            }
+            return state.proof(bowl.key())
+                    .filter(e -> !((EntryBody.Proof) e.body()).passed())
+                    .filter(e -> !state.begunAnew(bowl.key(), e.at()))
+                    .map(e -> "The last proof of %s did not pass.".formatted(bowl.name()));
+        });
+    }
+
+    /** Why a run of this bar will fail, one sentence each; none where it will not. */
+    public static List<String> against(RunSheet sheet) {
+        return sheet.calls().stream()
+                .filter(c -> c.weight() == Call.Weight.WILL_FAIL)
+                .map(Call::message)
+                .toList();
+    }
+}
