@@ -163,7 +163,8 @@ public record Bar(
             faults.add(Fault.of("build", build.title(), "This build wants another kind of body."));
         }
         if (layers.isEmpty() || layers.size() > MOST_LAYERS) {
-            faults.add(Fault.of("layers", String.valueOf(layers.size()), "A bar has 1 to 24 layers."));
+            faults.add(Fault.of(
+                    "layers", String.valueOf(layers.size()), "A bar has 1 to %d layers.".formatted(MOST_LAYERS)));
         }
         List<Integer> rests = new ArrayList<>();
         for (int i = 0; i < layers.size(); i++) {

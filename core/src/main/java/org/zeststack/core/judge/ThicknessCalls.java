@@ -276,10 +276,11 @@ final class ThicknessCalls {
                 "bowl-depth",
                 "The bowl must hold %s mm of %s to dip in: %s g beyond what the pieces take. It comes back."
                         .formatted(fixed(height, 0), coat.name(), fixed(grams, 0)),
-                "π/4 × (%s mm)² × (piece %s mm + 10 mm) × %s g/mL"
+                "π/4 × (%s mm)² × (piece %s mm + %s mm) × %s g/mL"
                         .formatted(
                                 plain(bowl),
                                 fixed(height - BarStack.BOWL_OVER_MM, 1),
+                                plain(BarStack.BOWL_OVER_MM),
                                 fixed(coat.material().densityGramsPerMl(), 2)));
     }
 }

@@ -2,8 +2,11 @@ package org.zeststack.core.method;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.zeststack.core.quantity.CsvTable;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * One step of a method.
@@ -44,6 +47,9 @@ public record MethodStep(
         Boolean stir) {
 
     public static final Range REST_MINUTES = new Range(0, 60 * 24 * 60, "min");
+
+    /** A bound that a cue of the shipped tables names. */
+    private static final Pattern BOUND = Pattern.compile("\\{([a-z-]+)}");
 
     public MethodStep {
         action = orEmpty(action);
@@ -92,6 +98,29 @@ public record MethodStep(
         return new MethodStep(
                 words,
                 cue,
+                caution,
+                tool,
+                setting,
+                handsOff,
+                restLeastMinutes,
+                restGreatestMinutes,
+                right,
+                wrong,
+                rightPhoto,
+                wrongPhoto,
+                does,
+                part,
+                takes,
+                stir);
+    }
+
+    /** The same with the bounds that its cue names in braces, for example {@code {centre-warmth}}, in words. */
+    public MethodStep judgedBy(Bounds bounds) {
+        String words = BOUND.matcher(cue)
+                .replaceAll(m -> Matcher.quoteReplacement(bounds.of(m.group(1)).words()));
+        return new MethodStep(
+                action,
+                words,
                 caution,
                 tool,
                 setting,

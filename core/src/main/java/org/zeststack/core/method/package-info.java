@@ -1,4 +1,4 @@
 /**
- * Ordered steps of a formula or a build. May use the base packages.
+ * Ordered steps of a formula or a build. May use rule.
  */
 package org.zeststack.core.method;

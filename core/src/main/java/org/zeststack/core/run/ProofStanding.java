@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.temper.Feed;
 
 /**
@@ -66,7 +67,7 @@ public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<
                 .map(e -> ((EntryBody.BowlLeft) e.body()).grams())
                 .orElse(bowl.grams());
         if (fed / (fed + inBowl) > Feed.PROVE_AGAIN) {
-            why.add("more than a fifth of it was fed since");
+            why.add("more than %s %% of it was fed since".formatted(Numbers.plain(100 * Feed.PROVE_AGAIN)));
         }
         return List.copyOf(why);
     }

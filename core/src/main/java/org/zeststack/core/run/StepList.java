@@ -27,6 +27,10 @@ import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.sugar.Stages;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.Room;
+import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperWindow;
 
 /**
@@ -35,8 +39,6 @@ import org.zeststack.core.temper.TemperWindow;
  * laid. Nothing is made before what it is made of.
  */
 final class StepList {
-
-    private static final double SEED_SHARE = 0.25;
 
     private final RunOrder order;
     private final IngredientTable ingredients;
@@ -419,7 +421,7 @@ final class StepList {
         }
         String title = "Temper " + batch.name() + (again ? " again" : "");
         if (!order.measured()) {
-            add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, felt(melt, again), step);
+            add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, felt(batch, melt, again), step);
             return;
         }
         TemperWindow window = TemperWindow.of(batch.kind(), batch.windows());
@@ -430,14 +432,22 @@ final class StepList {
         add("temper:" + id, StepKind.TEMPER, batch.key(), "", title, words, step);
     }
 
-    /** A bowl in temper by feel: a quarter kept back as seed (common practice, no source). */
-    private static String felt(double meltGrams, boolean again) {
+    /** A bowl in temper by feel: as much seed as the plan of a light bowl has. */
+    private static String felt(RunSheet.CouvertureBatch batch, double meltGrams, boolean again) {
         if (again) {
             return "It must feel cool on the lip and flow; a thin smear sets in 3 to 5 min. Dull or thick: melt out and begin again.";
         }
-        double seed = SEED_SHARE * meltGrams;
-        return "Melt %s g until no lump is left and it feels warm on the lip. Off the heat, stir in %s g grated, a handful at a time, until the last melts slowly and it feels cool on the lip. A thin smear sets in 3 to 5 min."
-                .formatted(fixed(meltGrams - seed, 0), fixed(seed, 0));
+        TemperPlan plan = TemperPlan.of(
+                Method.SEED,
+                new TemperPlan.Of(
+                        TemperWindow.of(batch.kind(), batch.windows()),
+                        meltGrams,
+                        batch.cocoaButterFraction(),
+                        Bowl.NONE,
+                        Room.USUAL_CELSIUS,
+                        false));
+        return "Melt %s g until no lump is left and it feels warm on the lip. Off the heat, stir in about %s g grated, a handful at a time, until the last melts slowly and it feels cool on the lip; a heavy bowl wants more. A thin smear sets in 3 to 5 min."
+                .formatted(fixed(plan.meltGrams(), 0), fixed(plan.seedGrams(), 0));
     }
 
     private double feetOf(RunSheet.CouvertureBatch batch) {

@@ -230,7 +230,10 @@ public final class BuildSteps {
     }
 
     private void add(List<MethodStep> rows, String part) {
-        rows.forEach(step -> steps.add(step.acts() ? step.doing(step.does(), part) : step));
+        rows.stream()
+                .map(step -> step.acts() ? step.doing(step.does(), part) : step)
+                .map(step -> step.judgedBy(stack.bounds()))
+                .forEach(steps::add);
     }
 
     /** In which way a layer is brought on, as the table of steps has it. */

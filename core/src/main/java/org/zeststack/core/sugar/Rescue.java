@@ -117,7 +117,11 @@ public record Rescue(With with, double addGrams, Composition overcooked, Composi
                         "with %s g more, of it %s g water",
                         Numbers.fixed(addGrams, 1),
                         Numbers.fixed(after.waterGrams() - overcooked.waterGrams(), 1))
-                .line("Pour in", "three quarters more, %s g, and boil it to the target", Numbers.fixed(pourGrams(), 0))
+                .line(
+                        "Pour in",
+                        "%s %% more, %s g, and boil it to the target",
+                        Numbers.plain(100 * EXTRA),
+                        Numbers.fixed(pourGrams(), 0))
                 .from("IAPWS steam pressure; Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
     }
 }

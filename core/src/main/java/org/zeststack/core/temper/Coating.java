@@ -5,6 +5,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * Dipping pieces: how warm their centres may be, how long a coat stays open for what is strewn on it, when a second coat may follow.
@@ -23,10 +24,6 @@ public record Coating(Range centre, double openSeconds, int piecesOpen, double a
     public static final Range SURFACE = new Range(1, 2000, "cm²");
     public static final Range ROOM_CELSIUS = new Range(10, 24, "°C");
 
-    /** Centres by common practice, no source: colder the coat thickens, cracks and sweats; warmer it melts them and blooms. */
-    private static final double COLDEST = 18;
-
-    private static final double WARMEST_BELOW_WORK = 6;
     /** A coat holds toppings until it is so far below where it is worked, K (common practice, no source). */
     private static final double OPEN_KELVIN = 2;
 
@@ -54,15 +51,16 @@ public record Coating(Range centre, double openSeconds, int piecesOpen, double a
      * How it is dipped. The coat gives its heat to the air and to its centre: per m², ρ d c dT/dt = −h (T − T_room) − k (T − T_centre), k of
      * 15 W/(m² K) into a soft centre (our own choice).
      *
+     * @param bounds what is judged by: how warm centres may be
      * @throws org.zeststack.core.quantity.InvalidInput outside the ranges, and where the centre is too warm or too cold, told beside it
      */
-    public static Coating of(Piece piece) {
+    public static Coating of(Piece piece, Bounds bounds) {
         Faults faults = new Faults();
         faults.within("coatMm", piece.coatMm, COAT_MM);
         faults.within("surface", piece.surfaceSquareCm, SURFACE);
         faults.within("secondsAPiece", piece.secondsAPiece, SECONDS);
         faults.within("roomCelsius", piece.roomCelsius, ROOM_CELSIUS);
-        Range centre = new Range(COLDEST, piece.window.work().least() - WARMEST_BELOW_WORK, "°C");
+        Range centre = bounds.of("centre-warmth").range();
         if (faults.within("centreCelsius", piece.centreCelsius, CENTRE_CELSIUS) && !centre.holds(piece.centreCelsius)) {
             boolean cold = piece.centreCelsius < centre.least();
             faults.add(Fault.of(
@@ -77,11 +75,18 @@ public record Coating(Range centre, double openSeconds, int piecesOpen, double a
                                             ? "the coat comes thick, cracks as the centre swells, and sweats."
                                             : "it melts under the coat, which blooms.")));
         }
-        faults.throwIfAny();
         double top = (piece.window.work().least() + piece.window.work().greatest()) / 2;
         double stuck = piece.window.work().least() - OPEN_KELVIN;
         double conducts = COOLED_BY_AIR + TO_CENTRE;
         double ends = (COOLED_BY_AIR * piece.roomCelsius + TO_CENTRE * piece.centreCelsius) / conducts;
+        if (faults.isEmpty() && ends >= stuck) {
+            faults.add(Fault.of(
+                    "centreCelsius",
+                    Numbers.plain(piece.centreCelsius),
+                    "On a centre of %s °C in a room of %s °C this coat never sets."
+                            .formatted(Numbers.plain(piece.centreCelsius), Numbers.plain(piece.roomCelsius))));
+        }
+        faults.throwIfAny();
         double perSquareMetre = 1000 * DENSITY * piece.coatMm * Seed.LIQUID;
         double open = perSquareMetre / conducts * Math.log((top - ends) / (stuck - ends));
         Setting.Layer coat = new Setting.Layer(piece.window, piece.cocoaButterFraction, piece.coatMm, 1);

@@ -11,6 +11,9 @@ public final class Room {
     /** What a workshop's room can be; beyond it a slip of the hand is likelier. */
     public static final Range CELSIUS = new Range(5, 45, "°C");
 
+    /** Where a workshop mostly stands (common practice, no source). */
+    public static final double USUAL_CELSIUS = 20;
+
     private static final Range WANTED = new Range(18, 23, "°C");
 
     private Room() {}

@@ -25,15 +25,15 @@ public record Seed(double grams, double perMelted, double perTotal) {
     public static final Range MELTED = new Range(0, 1, "");
 
     /** Liquid and solid couverture, kJ/(kg K), and the heat of melting cocoa butter, kJ/kg (handbook values, from memory). */
-    static final double LIQUID = 1.65;
+    public static final double LIQUID = 1.65;
 
     /** Heat that so much melted couverture gives up for each kelvin, J/K. */
     public static double liquidJoulesPerKelvin(double grams) {
         return grams * LIQUID;
     }
 
-    static final double SOLID = 1.40;
-    static final double LATENT = 137;
+    public static final double SOLID = 1.40;
+    public static final double LATENT = 137;
 
     /**
      * A bowl to be seeded.

@@ -160,14 +160,18 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
         double fall = of.melted() - of.middle();
         double heat = Seed.SOLID * (of.middle() - of.roomCelsius) + Seed.LATENT * of.cocoaButterFraction;
         double seed = (of.grams * Seed.LIQUID + of.bowl.joulesPerKelvin()) * fall / (heat + Seed.LIQUID * fall);
-        double stirred = seed / MELTS_OF_PIECES;
+        double inPieces = stirred(of, fall);
+        double melts = MELTS_OF_PIECES * inPieces;
         String balance =
-                "%s g × 1.65 and the bowl's %s J/K give up %s K; each gram of seed takes 1.40 × %s + 137 × %s = %s J"
+                "%s g × %s and the bowl's %s J/K give up %s K; each gram of seed takes %s × %s + %s × %s = %s J"
                         .formatted(
                                 fixed(of.grams - seed, 0),
+                                fixed(Seed.LIQUID, 2),
                                 fixed(of.bowl.joulesPerKelvin(), 0),
                                 fixed(fall, 1),
+                                fixed(Seed.SOLID, 2),
                                 fixed(of.middle() - of.roomCelsius, 1),
+                                plain(Seed.LATENT),
                                 plain(of.cocoaButterFraction),
                                 fixed(heat, 0));
         return new TemperPlan(
@@ -179,22 +183,34 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                         .formatted(fixed(seed, 0), plain(of.roomCelsius)),
                                 balance),
                         new Line(
-                                "In pieces: stir in %s g, lift out about %s g that are left when %s."
+                                "In pieces: melt %s g, stir in %s g, lift out about %s g that are left when %s."
                                         .formatted(
-                                                fixed(stirred, 0),
-                                                fixed(stirred - seed, 0),
+                                                fixed(of.grams - melts, 0),
+                                                fixed(inPieces, 0),
+                                                fixed(inPieces - melts, 0),
                                                 there(
                                                         of,
                                                         "it stands at %s °C".formatted(fixed(of.middle(), 1)),
                                                         "they hardly melt any more")),
-                                "Of pieces about seven in ten melt (common practice, no source)."),
+                                "Of pieces about %s %% melt (common practice, no source); all of them warm."
+                                        .formatted(plain(100 * MELTS_OF_PIECES))),
                         new Line(
                                 "Seed is couverture of this kind that is in temper itself: glossy, with a snap.",
                                 "Bloomed seed brings the wrong crystals."),
                         proof(of)),
                 of.grams - seed,
                 seed,
-                new Doses(stirred, 0, 0, 0, 0, 0, 0, 0));
+                new Doses(inPieces, 0, 0, 0, 0, 0, 0, 0));
+    }
+
+    /**
+     * Seed in pieces for a bowl of G in all, with what melts of it: s = (G c_l + B) ΔT / (c_s (T₂ − T_seed) + x L w + x c_l ΔT), x the
+     * share that melts. What is lifted out has been warmed too.
+     */
+    private static double stirred(Of of, double fall) {
+        double each = Seed.SOLID * (of.middle() - of.roomCelsius)
+                + MELTS_OF_PIECES * (Seed.LATENT * of.cocoaButterFraction + Seed.LIQUID * fall);
+        return (of.grams * Seed.LIQUID + of.bowl.joulesPerKelvin()) * fall / each;
     }
 
     private static TemperPlan slab(Of of) {
@@ -216,13 +232,18 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                                                                 .inWords()),
                                                         "until it thickens to a soft paste and feels cold on the lip"),
                                                 fixed((1 - SLAB_SHARE) * of.grams, 0)),
-                                "Two thirds on the slab (common practice, no source)."),
+                                "%s %% on the slab (common practice, no source)."
+                                        .formatted(fixed(100 * SLAB_SHARE, 0))),
                         of.measured
                                 ? new Line(
                                         "The kept part must stand at %s °C when the slab comes back: warm it or let it cool to that. Together they land at %s °C."
                                                 .formatted(fixed(kept, 1), fixed(of.middle(), 1)),
-                                        "(%s − 2/3 × %s) / (1/3)"
-                                                .formatted(fixed(of.middle(), 1), fixed(of.cooled(), 1)))
+                                        "(%s − %s × %s) / %s"
+                                                .formatted(
+                                                        fixed(of.middle(), 1),
+                                                        fixed(SLAB_SHARE, 3),
+                                                        fixed(of.cooled(), 1),
+                                                        fixed(1 - SLAB_SHARE, 3)))
                                 : new Line(
                                         "The kept part must be no more than hand-warm when the slab comes back: as hot as it was melted it ruins both.",
                                         FELT),
@@ -253,8 +274,8 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                                                         .coolTo()
                                                                         .inWords(),
                                                         "until it thickens at the wall and feels cold on the lip")),
-                                "%s kJ go into the bath, which ends at %s °C: ice takes 334 kJ/kg to melt."
-                                        .formatted(fixed(kilojoules, 0), plain(BATH_CELSIUS))),
+                                "%s kJ go into the bath, which ends at %s °C: ice takes %s kJ/kg to melt."
+                                        .formatted(fixed(kilojoules, 0), plain(BATH_CELSIUS), plain(ICE))),
                         new Line(
                                 "Wipe the bowl's foot and keep the water low: a drop in the bowl seizes it.",
                                 "Common practice, no source."),
@@ -287,8 +308,8 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
         lines.add(new Line(
                 "Warm %s g in pieces in about %d bursts of %s s at %s power, stirring after each."
                         .formatted(fixed(of.grams, 0), bursts, fixed(burst, 0), small ? "the lowest" : "half"),
-                "%s kJ melt about three quarters; a burst brings about %s K."
-                        .formatted(fixed(all / 1000, 0), fixed(watts * burst / perKelvin, 1))));
+                "%s kJ melt about %s %%; a burst brings about %s K."
+                        .formatted(fixed(all / 1000, 0), plain(100 * PARTLY), fixed(watts * burst / perKelvin, 1))));
         if (of.bowl.material() == Bowl.Material.GLASS && of.bowl.grams() > 0) {
             lines.add(new Line(
                     "Glass holds heat and goes on melting: wait a minute before the last bursts.",
@@ -296,12 +317,15 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                             .formatted(fixed(of.bowl.grams(), 0), fixed(of.bowl.joulesPerKelvin(), 0))));
         }
         lines.add(new Line(
-                "%s Stop while a quarter of the pieces is solid and stir until they are gone."
-                        .formatted(there(
-                                of,
-                                "Never over %s °C."
-                                        .formatted(plain(of.window.work().greatest())),
-                                "A drop never feels warm on the lip.")),
+                "%s Stop while about %s %% of the pieces is solid and stir until they are gone."
+                        .formatted(
+                                there(
+                                        of,
+                                        "Never over %s °C."
+                                                .formatted(
+                                                        plain(of.window.work().greatest())),
+                                        "A drop never feels warm on the lip."),
+                                plain(100 * (1 - PARTLY))),
                 "Above the top of the window the seed that is in it melts."));
         lines.add(new Line(
                 "The pieces must be in temper: glossy, with a snap, without bloom.",

@@ -19,7 +19,7 @@ public final class TemperStream {
     private static final int LEAST_READINGS = 12;
     private static final double LEAST_NOISE = 0.02;
     private static final double MEDIAN_OF_NORMAL = 0.6745;
-    private static final double CLOSE_SECONDS = 5;
+    public static final double CLOSE_SECONDS = 5;
     private static final double MEDIAN_SECONDS = 10;
 
     private TemperStream() {}

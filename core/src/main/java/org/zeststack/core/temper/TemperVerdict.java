@@ -26,6 +26,9 @@ public final class TemperVerdict {
     private static final double SPIKE_SECONDS = 60;
     private static final int MELTED_OUT_AGAIN = 3;
 
+    /** Readings of the last so many seconds are one level. */
+    public static final double TOGETHER_SECONDS = 40;
+
     /**
      * A true temperature of the bowl.
      *
@@ -110,9 +113,6 @@ public final class TemperVerdict {
 
         /** Standard errors that the level of a stream must have to spare: between false and missed alarms (our own choice). */
         private static final double SIGMAS = 2.4;
-
-        /** Readings of the last so many seconds are one level. */
-        private static final double TOGETHER_SECONDS = 40;
 
         private double raise(int readings) {
             double noise = readings == 1 ? 0 : SIGMAS * noiseKelvin / Math.sqrt(readings);
@@ -277,7 +277,7 @@ public final class TemperVerdict {
         if (reading.confirmed() || scatter.noiseKelvin() == 0) {
             return List.of(reading);
         }
-        double from = reading.seconds() - Scatter.TOGETHER_SECONDS;
+        double from = reading.seconds() - TOGETHER_SECONDS;
         return worked.stream().filter(r -> r.seconds() >= from).toList();
     }
 

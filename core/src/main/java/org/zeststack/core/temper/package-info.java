@@ -1,4 +1,4 @@
 /**
- * Tempering windows and verdicts; °C. May use the base packages.
+ * Tempering windows and verdicts; °C. May use rule.
  */
 package org.zeststack.core.temper;

@@ -305,7 +305,7 @@ public class BowlsOfRunTest {
         BenchEntry fifth = entry(24, new EntryBody.Fed(bowl.key(), 100, 40));
         assertEquals(standing(30, 10, null, dip, left, fifth).again(), List.of(), "a fifth");
         BenchEntry more = entry(24, new EntryBody.Fed(bowl.key(), 101, 40));
-        assertEquals(standing(30, 10, null, dip, left, more).again(), List.of("more than a fifth of it was fed since"));
+        assertEquals(standing(30, 10, null, dip, left, more).again(), List.of("more than 20 % of it was fed since"));
         BenchEntry before = entry(19, new EntryBody.Fed(bowl.key(), 300, 40));
         assertEquals(standing(30, 10, null, dip, left, before).again(), List.of(), "fed before the proof");
     }

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -17,6 +18,9 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.Technique;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
+import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
 
 /** The order of the work of every build. Common practice, no source. */
 public class BuildStepsTest {
@@ -273,6 +277,26 @@ public class BuildStepsTest {
                 boolean hot = step.tool().contains("Warm plate") || step.part().startsWith("base");
                 assertTrue(!blade || step.caution().contains("fingers off"), step.toString());
                 assertTrue(!hot || !step.caution().isEmpty(), step.toString());
+            }
+        }
+    }
+
+    /** A workshop's own bound stands in the step that speaks of it. */
+    @Test
+    public void howWarmCentresMayBeIsHeardInTheirStep() {
+        Bar block = Bar.of(
+                Build.SHAPED,
+                new Body.Shaped(Body.Form.BLOCK, 40, 25, 15, 0),
+                List.of(BarLayer.mm(LayerKind.FILLING, "marzipan", 0), BarLayer.mm(LayerKind.COAT, Bars.DARK, 1.5)));
+        for (double least : new double[] {16, 17.5}) {
+            Bars.judgedBy = Bounds.with(Map.of("centre-warmth", new Bound.Figures(least, 20.0, 24.0)));
+            try {
+                String cues = BuildSteps.of(Bars.of(block)).stream()
+                        .map(MethodStep::cue)
+                        .collect(Collectors.joining("; "));
+                assertTrue(cues.contains("Firm, %s to 24 °C inside when dipped".formatted(Numbers.plain(least))), cues);
+            } finally {
+                Bars.judgedBy = Bounds.shipped();
             }
         }
     }

@@ -12,6 +12,7 @@ import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.temper.Setting.Where;
 
 /** A bowl in temper kept, worked and handed over. */
@@ -159,7 +160,7 @@ public class KeepingItTest {
     }
 
     private static Coating coating(double centre, double coatMm, double seconds, double room) {
-        return Coating.of(new Coating.Piece(DARK, 0.36, centre, coatMm, 48, seconds, room));
+        return Coating.of(new Coating.Piece(DARK, 0.36, centre, coatMm, 48, seconds, room), Bounds.shipped());
     }
 
     /** Four or five are dipped and then finished (common practice, no source). */
@@ -177,13 +178,15 @@ public class KeepingItTest {
 
     @DataProvider
     public Object[][] centres() {
-        return new Object[][] {{17.9, "cold"}, {18, ""}, {24, ""}, {24.1, "warm"}};
+        return new Object[][] {{15.9, "cold"}, {16, ""}, {25, ""}, {25.1, "warm"}};
     }
 
     @Test(dataProvider = "centres")
     public void aCentreIsNeitherColdNorWarm(double centre, String told) {
         if (told.isEmpty()) {
-            assertEquals(coating(centre, 1.2, 10, 20).centre().inWords(), "18 to 24 °C");
+            assertEquals(
+                    coating(centre, 1.2, 10, 20).centre().inWords(),
+                    Bounds.shipped().of("centre-warmth").words());
             return;
         }
         InvalidInput fault = expectThrows(InvalidInput.class, () -> coating(centre, 1.2, 10, 20));

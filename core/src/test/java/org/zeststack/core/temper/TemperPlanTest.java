@@ -45,6 +45,29 @@ public class TemperPlanTest {
         assertTrue(words.contains("lift out"), words);
     }
 
+    /** Seed in pieces is what the balance of seed says where so much of it melts: what is lifted out was warmed too. */
+    @Test(dataProvider = "kinds")
+    public void seedInPiecesIsThatOfTheBalance(String kind) {
+        TemperWindow window = TemperWindow.of(kind);
+        double melted = (window.meltOut().least() + window.meltOut().greatest()) / 2;
+        double middle = (window.work().least() + window.work().greatest()) / 2;
+        for (Bowl bowl : new Bowl[] {Bowl.NONE, new Bowl(900, Bowl.Material.GLASS)}) {
+            double stirred = plan(Method.SEED, kind, 1500, bowl).doses().stirredGrams();
+            double melt = 1500 - 0.7 * stirred;
+            near(
+                    Seed.of(new Seed.Melt(melt, melted, middle, bowl), 20, 0.36, 0.7)
+                            .grams(),
+                    stirred,
+                    1e-9,
+                    "the same figure in both rooms");
+            String words = words(plan(Method.SEED, kind, 1500, bowl));
+            assertTrue(
+                    words.contains("In pieces: melt %.0f g, stir in %.0f g, lift out about %.0f g"
+                            .formatted(melt, stirred, 0.3 * stirred)),
+                    words);
+        }
+    }
+
     @Test
     public void theSlabSaysHowWarmTheKeptThirdMustBe() {
         String words = words(plan(Method.SLAB, "dark", 900, Bowl.NONE));

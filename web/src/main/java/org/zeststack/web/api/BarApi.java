@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.judge.Keeping;
@@ -58,7 +59,6 @@ class BarApi {
             """);
 
     private static final Set<String> FACES = Set.of("bottom", "sides", "top");
-    private static final int MOST_LAYERS = 24;
 
     private final Assembling assembling;
 
@@ -146,8 +146,8 @@ class BarApi {
     }
 
     private static void layers(JsonNode layers, Map<String, String> fields, Faults faults) {
-        if (!layers.isArray() || layers.isEmpty() || layers.size() > MOST_LAYERS) {
-            faults.add(Fault.of("layers", "", "layers must be a list of 1 to 24 layers."));
+        if (!layers.isArray() || layers.isEmpty() || layers.size() > Bar.MOST_LAYERS) {
+            faults.add(Fault.of("layers", "", "layers must be a list of 1 to %d layers.".formatted(Bar.MOST_LAYERS)));
             return;
         }
         for (int i = 0; i < layers.size(); i++) {

@@ -327,7 +327,9 @@ class BenchDoor {
         Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
         List<SentReading> readings = sent.readings() == null ? List.of() : sent.readings();
         FormInput all = FormInput.of(Map.of());
-        if (readings.isEmpty() || readings.size() > ReadingDoor.MOST || readings.stream().anyMatch(Objects::isNull)) {
+        if (readings.isEmpty()
+                || readings.size() > ReadingDoor.MOST
+                || readings.stream().anyMatch(Objects::isNull)) {
             all.add(Fault.of(
                     "readings", String.valueOf(readings.size()), "Send 1 to " + ReadingDoor.MOST + " readings."));
             return Answer.faulty(all);

@@ -36,6 +36,7 @@ import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.temper.Thickness;
 import org.zeststack.core.temper.Untempered;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.web.bench.LoggerLines;
 import org.zeststack.web.bench.ReadingDoor;
 import org.zeststack.web.form.FormInput;
@@ -51,8 +52,10 @@ class BowlController {
 
     private final Couvertures couvertures;
     private final ReadingDoor door;
+    private final OwnBounds own;
 
-    BowlController(Couvertures couvertures, ReadingDoor door) {
+    BowlController(Couvertures couvertures, ReadingDoor door, OwnBounds own) {
+        this.own = own;
         this.couvertures = couvertures;
         this.door = door;
     }
@@ -266,14 +269,16 @@ class BowlController {
                 "coating",
                 computed(
                         form,
-                        () -> Coating.of(new Coating.Piece(
-                                of.get().window(),
-                                of.get().cocoaButterFraction(),
-                                centre,
-                                mm,
-                                surface,
-                                seconds,
-                                room))));
+                        () -> Coating.of(
+                                new Coating.Piece(
+                                        of.get().window(),
+                                        of.get().cocoaButterFraction(),
+                                        centre,
+                                        mm,
+                                        surface,
+                                        seconds,
+                                        room),
+                                own.bounds())));
         FormInput weighed = FormInput.of(form.typed());
         if (weighed.has("beforeGrams") || weighed.has("afterGrams")) {
             double before = weighed.number("beforeGrams", Coating.PickUp.GRAMS);

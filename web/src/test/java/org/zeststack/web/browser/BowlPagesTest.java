@@ -100,7 +100,7 @@ public class BowlPagesTest extends WithDemo {
         page.fill("#afterGrams", "250");
         page.fill("#leftGrams", "381");
         page.click("button:text-is('Compute')");
-        assertThat(page.locator("#fault-centreCelsius")).containsText("too cold, 18 to 24 °C: the coat comes thick");
+        assertThat(page.locator("#fault-centreCelsius")).containsText("too cold, 16 to 25 °C: the coat comes thick");
         assertThat(page.locator("[data-out=pick-up]")).containsText("5.0\u202fg a coat");
         assertThat(page.locator("[data-out=pick-up]")).containsText("480");
         assertThat(page.locator("[data-out=sheet]")).containsText("1000 cm²");

@@ -232,7 +232,7 @@ public class TemperPageTest extends WithDemo {
         assertThat(page.locator("[data-fault=fedCelsius]")).containsText("32 to 45");
         page.fill("#fedCelsius", "40");
         page.locator("form[data-entry=FED] button").click();
-        assertThat(page.locator("[data-out=prove-again]")).containsText("more than a fifth of it was fed since");
+        assertThat(page.locator("[data-out=prove-again]")).containsText("more than 20 % of it was fed since");
 
         open(run, "Coat");
         assertThat(page.locator(".bowl-standing")).containsText("In temper by the proof of");
