@@ -25,6 +25,7 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.design.DesignDesk;
+import org.zeststack.web.design.Titles;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
@@ -91,7 +92,10 @@ class BoxController {
         compute(form, model);
         model.addAttribute("id", id);
         model.addAttribute("rows", BoxFields.rows(form));
-        model.addAttribute("bars", bars.current());
+        List<Designs.Version<Bar>> current = bars.current();
+        model.addAttribute("bars", current);
+        model.addAttribute(
+                "titles", Titles.of(current, Designs.Version::design, Designs.Version::name, Designs.Version::number));
         model.addAttribute("versions", boxes.versions(id));
         model.addAttribute("aside", boxes.archived(id).orElse(null));
         return "box/box";

@@ -40,6 +40,7 @@ import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
+import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 
 /** Lots: what came, what was made ahead, what is left, and what can be made of it. */
@@ -49,13 +50,15 @@ class LotController {
     private final Lots lots;
     private final Aside aside;
     private final Shelf shelf;
+    private final Names names;
     private final WorkshopStore workshop;
     private final Clock clock;
 
-    LotController(Lots lots, Aside aside, Shelf shelf, WorkshopStore workshop, Clock clock) {
+    LotController(Lots lots, Aside aside, Shelf shelf, Names names, WorkshopStore workshop, Clock clock) {
         this.lots = lots;
         this.aside = aside;
         this.shelf = shelf;
+        this.names = names;
         this.workshop = workshop;
         this.clock = clock;
     }
@@ -102,18 +105,15 @@ class LotController {
     private Optional<String> what(FormInput form) {
         String slug = form.text("slug").strip();
         String typed = form.text("ingredient").strip();
-        Map<String, String> names = slug.isEmpty() ? Map.of() : shelf.names(List.of(slug));
-        boolean meant = names.getOrDefault(slug, "").equals(typed)
+        Map<String, String> now = slug.isEmpty() ? Map.of() : shelf.names(List.of(slug));
+        boolean meant = now.getOrDefault(slug, "").equals(typed)
                 && shelf.usual(slug, shelf.table()).isPresent();
         Optional<String> what = meant
                 ? Optional.of(slug)
                 : shelf.table()
                         .find(typed)
                         .map(Ingredient::slug)
-                        .or(() -> shelf.current().stream()
-                                .filter(n -> typed.startsWith(n.name()))
-                                .map(n -> n.link().text())
-                                .findFirst())
+                        .or(() -> names.named(typed))
                         .or(() -> shelf.reader().named(typed));
         if (what.isEmpty()) {
             form.add(Fault.of("ingredient", typed, "Choose an ingredient or a finished formula from the list."));

@@ -117,10 +117,11 @@ class StoreRoomController {
         if (!q.isBlank()) {
             storeRoom.table().search(q, MOST_FOUND).forEach(i -> found.add(new Found(i.slug(), i.name(), "")));
             String begin = q.strip().toLowerCase(java.util.Locale.ROOT);
+            Map<Long, String> titles = shelf.titles();
             for (NamedFormula named : shelf.current()) {
                 if (found.size() < MOST_FOUND + 4
                         && named.name().toLowerCase(java.util.Locale.ROOT).contains(begin)) {
-                    found.add(new Found(named.link().text(), named.name() + ", version " + named.version(), "formula"));
+                    found.add(new Found(named.link().text(), titles.get(named.id()), "formula"));
                 }
             }
         }

@@ -35,6 +35,7 @@ import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bench.CookLessons;
+import org.zeststack.web.design.Titles;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -116,7 +117,10 @@ class RunController {
         model.addAttribute("bys", RunList.By.values());
         model.addAttribute("runs", all);
         model.addAttribute("part", list.of(all, q, by, page));
-        model.addAttribute("bars", bars.current());
+        List<Designs.Version<Bar>> current = bars.current();
+        model.addAttribute("bars", current);
+        model.addAttribute(
+                "titles", Titles.of(current, Designs.Version::design, Designs.Version::name, Designs.Version::number));
         model.addAttribute("thermometers", aside.inUse(Aside.Kind.THERMOMETER, workshop.thermometers()));
         return "run/list";
     }

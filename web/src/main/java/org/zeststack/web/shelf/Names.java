@@ -1,9 +1,11 @@
 package org.zeststack.web.shelf;
 
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.FormulaLink;
-import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 
 /** Names as people type and read them, and the slugs and links that they stand for. */
@@ -43,12 +45,17 @@ public class Names {
                 .or(() -> shelf.reader().named(typed));
     }
 
-    /** A formula by its name, with or without its version. */
-    private Optional<String> named(String typed) {
-        return shelf.current().stream()
-                .filter(n -> typed.equals(n.name() + ", version " + n.version()) || typed.equalsIgnoreCase(n.name()))
-                .map(NamedFormula::link)
-                .map(FormulaLink::text)
-                .findFirst();
+    /** A formula by what it is chosen by; by its name alone where no other bears it. */
+    public Optional<String> named(String typed) {
+        Map<Long, String> titles = shelf.titles();
+        List<String> found = shelf.current().stream()
+                .filter(n -> typed.equals(titles.get(n.id()))
+                        || typed.equals(n.name() + ", version " + n.version())
+                        || typed.equalsIgnoreCase(n.name()))
+                .sorted(Comparator.comparing(n -> !typed.equals(titles.get(n.id()))))
+                .map(n -> n.link().text())
+                .toList();
+        boolean exactly = titles.containsValue(typed);
+        return found.size() == 1 || exactly ? found.stream().findFirst() : Optional.empty();
     }
 }

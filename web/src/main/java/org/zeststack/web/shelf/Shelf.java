@@ -19,6 +19,7 @@ import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.ingredient.StoreRoom;
+import org.zeststack.web.design.Titles;
 
 /** Resolves what the lines of formulas point to. */
 @Component
@@ -143,6 +144,11 @@ public class Shelf {
                 .map(named -> FormulaBook.ingredient(
                         named,
                         needs(named.id(), named.name(), named.formula(), table).table()));
+    }
+
+    /** What formulas are chosen by, by their ids. */
+    public Map<Long, String> titles() {
+        return Titles.of(current(), NamedFormula::id, NamedFormula::name, NamedFormula::version);
     }
 
     /** Names of slugs and links, for lists of lots. */
