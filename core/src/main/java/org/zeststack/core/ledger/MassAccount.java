@@ -7,6 +7,7 @@ import org.zeststack.core.ledger.MassFlow.Out;
 import org.zeststack.core.ledger.MassFlow.Question;
 import org.zeststack.core.ledger.MassFlow.Way;
 import org.zeststack.core.run.BenchState;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.weighing.WeighInSummary;
@@ -15,7 +16,8 @@ import org.zeststack.core.weighing.WeighInSummary;
  * Accounts for every component of a run: formulas, couvertures, and what is laid as it is.
  *
  * <p>Measured in pieces = mean weigh-in of a cavity × cavities of a piece × pieces counted. What lies on a slab lies on its off-cuts and
- * spare pieces as thick as on the pieces weighed. What is left in pots and bags is what nothing else accounts for.
+ * spare pieces as thick as on the pieces weighed; pieces that nobody counted are as heavy as those weighed. What is left in pots and
+ * bags is what nothing else accounts for. What nobody weighed has the plan's figure only: to be done with a step measures nothing.
  */
 final class MassAccount {
 
@@ -48,6 +50,9 @@ final class MassAccount {
             weighed += state.actualGrams(batch.key(), line.ingredient()).orElse(line.grams()) - line.grams();
         }
         Double finished = state.finishedGrams(batch.key()).orElse(null);
+        boolean noted = finished != null
+                || batch.lines().stream().anyMatch(l -> state.actualGrams(batch.key(), l.ingredient())
+                        .isPresent());
         Double lost = finished == null ? null : Double.valueOf(weighed - finished);
         List<Out> outs = new ArrayList<>();
         outs.add(out(loses(batch), batch.rawGrams() - batch.finishedGrams(), lost));
@@ -57,10 +62,8 @@ final class MassAccount {
         return closed(
                         batch.key(),
                         batch.name(),
-                        weighed,
-                        batch.rawGrams(),
-                        finished,
-                        batch.finishedGrams(),
+                        new Amount(batch.rawGrams(), noted ? Double.valueOf(weighed) : null),
+                        new Amount(batch.finishedGrams(), finished),
                         outs,
                         Way.LEFT,
                         left)
@@ -90,24 +93,20 @@ final class MassAccount {
     private MassFlow couverture(RunSheet.CouvertureBatch c) {
         List<Out> outs = new ArrayList<>();
         laid(outs, c.key(), c.deposit());
-        outs.add(out(Way.BACK, c.pouredGrams() + c.bowlGrams(), c.pouredGrams() + c.bowlGrams()));
-        return closed(
-                c.key(),
-                c.name(),
-                c.meltGrams(),
-                c.meltGrams(),
-                c.meltGrams(),
-                c.meltGrams(),
-                outs,
-                Way.SCRAPED,
-                c.scrapedGrams());
+        Double back = state.left(c.key()).stream()
+                .reduce((earlier, later) -> later)
+                .map(e -> ((EntryBody.BowlLeft) e.body()).grams())
+                .orElse(null);
+        outs.add(out(Way.BACK, c.pouredGrams() + c.bowlGrams(), back));
+        Amount melted = new Amount(c.meltGrams(), null);
+        return closed(c.key(), c.name(), melted, melted, outs, Way.SCRAPED, c.scrapedGrams());
     }
 
     private MassFlow laid(RunSheet.LaidBatch l) {
         List<Out> outs = new ArrayList<>();
         laid(outs, l.key(), l.deposit());
-        double grams = l.deposit().total();
-        return closed(l.key(), l.name(), grams, grams, grams, grams, outs, Way.OVER, 0);
+        Amount taken = new Amount(l.deposit().total(), null);
+        return closed(l.key(), l.name(), taken, taken, outs, Way.OVER, 0);
     }
 
     /** What is in pieces good and not good, on off-cuts and in spare pieces. */
@@ -121,6 +120,10 @@ final class MassAccount {
                 Way.NOT_GOOD,
                 deposit.pieces() * (1 - good),
                 each == null ? null : Double.valueOf(each * (counted - counting))));
+        int open = Math.max(0, sheet.piecesToMake() - counted);
+        if (open > 0) {
+            outs.add(out(Way.NOT_COUNTED, 0, each == null ? null : Double.valueOf(each * open)));
+        }
         if (deposit.offcuts() > 0) {
             outs.add(out(
                     Way.OFFCUTS, deposit.offcuts(), share == null ? null : Double.valueOf(share * deposit.offcuts())));
@@ -133,30 +136,26 @@ final class MassAccount {
         }
     }
 
-    /** The last way takes what the others leave; it is known once they are. */
+    /**
+     * The last way takes what the others leave; it is known once they are. Only where what there was has been weighed can more have been
+     * laid than that.
+     */
     private static MassFlow closed(
-            String key,
-            String name,
-            double weighed,
-            double plannedWeighed,
-            Double finished,
-            double plannedFinished,
-            List<Out> outs,
-            Way last,
-            double plannedLast) {
+            String key, String name, Amount weighed, Amount finished, List<Out> outs, Way last, double plannedLast) {
         boolean known = outs.stream().allMatch(o -> o.amount().measured() != null);
+        double all = weighed.measured() == null ? weighed.planned() : weighed.measured();
         double rest = !known
                 ? 0
-                : weighed
-                        - outs.stream().mapToDouble(o -> o.amount().measured()).sum();
+                : all - outs.stream().mapToDouble(o -> o.amount().measured()).sum();
+        boolean asked = weighed.measured() != null && known && rest < -SCALE_GRAMS;
         outs.add(out(last, plannedLast, known ? Double.valueOf(rest) : null));
         return new MassFlow(
                 key,
                 name,
-                new Amount(plannedWeighed, weighed),
-                new Amount(plannedFinished, finished),
+                weighed,
+                finished,
                 List.copyOf(outs),
-                known && rest < -SCALE_GRAMS ? Question.MORE_LAID_THAN_THERE_WAS : Question.NONE);
+                asked ? Question.MORE_LAID_THAN_THERE_WAS : Question.NONE);
     }
 
     private static Out out(Way way, double planned, Double measured) {
