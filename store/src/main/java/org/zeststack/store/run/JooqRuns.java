@@ -103,6 +103,27 @@ class JooqRuns implements Runs {
     }
 
     @Override
+    public List<Arm> arms(long id) {
+        var own = RUN.as("own");
+        return db.select(RUN.ID, RUN.BAR_NAME, RUN.PLANNED_FOR, RUN.STATUS, RUN.AGAINST, RUN.DIFFERENCE, own.DIFFERENCE)
+                .from(RUN)
+                .join(own)
+                .on(own.ID.eq(id))
+                .where(RUN.AGAINST.eq(own.ID).or(RUN.ID.eq(own.AGAINST)))
+                .orderBy(RUN.ID)
+                .fetch(r -> {
+                    boolean differs = r.value5() != null && r.value5() == id;
+                    return new Arm(
+                            r.value1(),
+                            r.value2(),
+                            r.value3(),
+                            Run.Status.valueOf(r.value4()),
+                            differs ? r.value6() : r.value7(),
+                            differs);
+                });
+    }
+
+    @Override
     public boolean chooseLots(long id, Map<String, Long> lots) {
         return db.update(RUN)
                         .set(RUN.LOTS, StoredJson.write(new LotIds(lots)))

@@ -94,6 +94,17 @@ public interface Runs {
     /** The newest runs that were begun, with their sheets, newest day first. */
     List<Run> newest(int most);
 
+    /** The other arms of a comparison: the run that this one is made beside, and those made beside it; by number, without sheets. */
+    List<Arm> arms(long id);
+
+    /**
+     * A run compared with another.
+     *
+     * @param difference the one thing in which one of the two differs, as the one made beside the other says
+     * @param differs whether it is this one that differs
+     */
+    record Arm(long id, String barName, LocalDate plannedFor, Run.Status status, String difference, boolean differs) {}
+
     /** Takes these lots for a run that has not begun; false if it has. */
     boolean chooseLots(long id, Map<String, Long> lots);
 

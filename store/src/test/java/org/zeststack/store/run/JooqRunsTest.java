@@ -79,6 +79,20 @@ public class JooqRunsTest {
         long id = runs.plan(plan);
         Run beside = runs.find(id).orElseThrow();
         assertEquals(beside.said(), said);
+        assertEquals(
+                runs.arms(first.id()),
+                List.of(new Runs.Arm(
+                        id, "Beside", first.plannedFor(), Run.Status.PLANNED, "rice syrup for glucose", true)));
+        assertEquals(
+                runs.arms(id),
+                List.of(new Runs.Arm(
+                        first.id(),
+                        first.barName(),
+                        first.plannedFor(),
+                        Run.Status.PLANNED,
+                        "rice syrup for glucose",
+                        false)));
+        assertEquals(runs.arms(TestRuns.planned(db)), List.of());
         assertEquals(beside.thermometer(), Runs.WITHOUT, "no thermometer is kept as none");
         assertTrue(runs.chooseVariants(id, List.of()));
         assertEquals(runs.find(id).orElseThrow().said(), said.with(List.of()));

@@ -62,6 +62,7 @@ class LedgerController {
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
+        model.addAttribute("arms", runs.arms(id));
         model.addAttribute(
                 "late", state.entries().stream().filter(BenchEntry::late).toList());
         model.addAttribute("account", RunAccount.of(sheet, state));
