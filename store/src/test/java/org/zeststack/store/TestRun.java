@@ -44,7 +44,8 @@ public final class TestRun {
                         1,
                         "",
                         0.0,
-                        "")),
+                        "",
+                        null)),
                 53.2,
                 List.of(new RunSheet.FormulaBatch(
                         CARAMEL,

@@ -58,7 +58,8 @@ public final class BenchState {
         if (entry.body() instanceof EntryBody.StepDone step) {
             done.put(step.step(), entry);
         } else if (entry.body() instanceof EntryBody.WeighIn weighIn) {
-            weighIns.computeIfAbsent(weighIn.layer(), k -> new ArrayList<>()).add(weighIn.gramsPerCavity());
+            weighIns.computeIfAbsent(weighIn.layer(), k -> new ArrayList<>())
+                    .add(sheet.layer(weighIn.layer()).map(weighIn::gramsIn).orElseGet(weighIn::gramsPerCavity));
         } else if (entry.body() instanceof EntryBody.Tally count) {
             tally.merge(count.outcome(), count.pieces(), Integer::sum);
             if (count.outcome() != Outcome.GOOD) {

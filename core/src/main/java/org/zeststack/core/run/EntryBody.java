@@ -60,9 +60,20 @@ public sealed interface EntryBody {
      * @param layer key of the layer
      * @param grossGrams what the scale shows
      * @param tareGrams what it showed before this layer
-     * @param cavities how many cavities stand on the scale
+     * @param cavities how many cavities stand on the scale; slabs, trays or sheets where these are whole
+     * @param whole whether whole slabs, trays or sheets are, their trim with them; null on older entries
      */
-    record WeighIn(String layer, double grossGrams, double tareGrams, int cavities) implements EntryBody {
+    record WeighIn(String layer, double grossGrams, double tareGrams, int cavities, Boolean whole)
+            implements EntryBody {
+
+        public WeighIn {
+            whole = whole != null && whole;
+        }
+
+        /** Cavities, or pieces. */
+        public WeighIn(String layer, double grossGrams, double tareGrams, int cavities) {
+            this(layer, grossGrams, tareGrams, cavities, false);
+        }
 
         public static final Range CAVITIES = new Range(1, 200, "cavities");
         public static final Range TARE = new Range(0, 1_000_000, "g");
@@ -79,6 +90,13 @@ public sealed interface EntryBody {
         }
 
         /** Grams of this layer in one cavity. */
+        /** Grams of the layer in one cavity or piece; of a whole slab that share of it that a piece is meant to have. */
+        public double gramsIn(RunSheet.LayerTarget layer) {
+            return whole && layer.wholeGrams() != null
+                    ? gramsPerCavity() * layer.window().targetGrams() / layer.wholeGrams()
+                    : gramsPerCavity();
+        }
+
         public double gramsPerCavity() {
             return (grossGrams - tareGrams) / cavities;
         }

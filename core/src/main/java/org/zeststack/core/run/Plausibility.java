@@ -32,7 +32,7 @@ public final class Plausibility {
             return finished(done);
         }
         if (body instanceof EntryBody.WeighIn weighIn) {
-            return sheet.layer(weighIn.layer()).flatMap(l -> weighIn(weighIn, l));
+            return sheet.layer(weighIn.layer()).flatMap(l -> crowded(weighIn, l).or(() -> weighIn(weighIn, l)));
         }
         if (body instanceof EntryBody.Tally tally) {
             return tally(tally);
@@ -75,13 +75,24 @@ public final class Plausibility {
         return Optional.empty();
     }
 
+    /** More cavities than a mould has, whole: several moulds, or a slip. */
+    private Optional<Fault> crowded(EntryBody.WeighIn weighIn, RunSheet.LayerTarget layer) {
+        int cavities = sheet.moulds().cavities() * layer.perPiece();
+        return !sheet.moulds().carrier().equals("mould") || weighIn.cavities() <= cavities
+                ? Optional.empty()
+                : ask(
+                        "cavities",
+                        weighIn.cavities(),
+                        "%d cavities; a mould has %d.".formatted(weighIn.cavities(), cavities));
+    }
+
     private static Optional<Fault> weighIn(EntryBody.WeighIn weighIn, RunSheet.LayerTarget layer) {
         double target = layer.window().targetGrams();
-        double each = weighIn.gramsPerCavity();
+        double each = weighIn.gramsIn(layer);
         if (!(target > 0) || each <= MOST_TIMES_TARGET * target && each >= target / MOST_TIMES_TARGET) {
             return Optional.empty();
         }
-        double cavities = weighIn.gramsPerCavity() * weighIn.cavities() / target;
+        double cavities = each * weighIn.cavities() / target;
         String many = cavities >= 2
                 ? " Are there about %s on the scale?".formatted(fixed(cavities, 0))
                 : " Was the tare taken off twice?";

@@ -147,7 +147,10 @@ public final class RunPlanner {
                 masses.mixedFraction(l),
                 Optional.ofNullable(l.design().handling().technique())
                         .map(Technique::name)
-                        .orElse(""));
+                        .orElse(""),
+                order.bar().bar().onCarrier(l.index()) && l.grams() > 0
+                        ? Double.valueOf(l.laidGrams() * carriers.cavities())
+                        : null);
     }
 
     /** Moulds and their turns; slabs, trays and sheets are laid as often as they are needed, and whole. */

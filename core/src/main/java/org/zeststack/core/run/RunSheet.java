@@ -125,6 +125,7 @@ public record RunSheet(
      * @param mixed key of the component that is mixed into it; empty where none
      * @param mixedFraction share of the layer's mass that is that
      * @param technique how it is brought on, by its name; empty where not said
+     * @param wholeGrams what is laid on one slab, tray or sheet, its trim with it; null where it is laid on pieces, and on older sheets
      */
     public record LayerTarget(
             String key,
@@ -137,7 +138,8 @@ public record RunSheet(
             Integer perPiece,
             String mixed,
             Double mixedFraction,
-            String technique) {
+            String technique,
+            Double wholeGrams) {
 
         public LayerTarget {
             technique = technique == null ? "" : technique;
@@ -583,6 +585,11 @@ public record RunSheet(
         public BenchStep {
             how = how == null ? UNTOLD : how;
         }
+    }
+
+    /** Cavities that make a piece: 2 where halves are joined. */
+    public int cavitiesOfAPiece() {
+        return layers.stream().mapToInt(LayerTarget::perPiece).max().orElse(1);
     }
 
     /** Whether it is worked with a thermometer. */

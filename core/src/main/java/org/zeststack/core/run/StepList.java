@@ -270,7 +270,7 @@ final class StepList {
                 String lining = "%s of %d, %s. Aim for %s g a shell; weigh some."
                         .formatted(
                                 count(moulds.fills(), "mould", "moulds"),
-                                moulds.cavities(),
+                                moulds.cavities() * target.perPiece(),
                                 count(moulds.turns(), "turn", "turns"),
                                 each);
                 add(

@@ -510,8 +510,10 @@ public class RunTest {
 
     private static final BarLayer COAT = BarLayer.mm(LayerKind.COAT, "couverture-dark-66", 1);
 
+    private static final NamedFormula CARAMEL_NAMED = new NamedFormula(7, "caramel", 2, CARAMEL);
+
     private static RunSheet slab(int pieces, double rejects, BarLayer coat) {
-        NamedFormula caramel = new NamedFormula(7, "caramel", 2, CARAMEL);
+        NamedFormula caramel = CARAMEL_NAMED;
         Bar bar = Bar.of(
                 Build.SLAB,
                 new Body.Slab(300, 200, 60, 25, 0, 5, 0),
@@ -552,6 +554,40 @@ public class RunTest {
         for (RunSheet quiet : List.of(slab(34, 0.05, COAT), slab(31, 0.05, COAT), slab(40, 0, COAT))) {
             assertTrue(quiet.calls().stream().noneMatch(c -> c.code().equals("carrier-for-rejects")));
         }
+    }
+
+    /** What the bench says is to be laid on a slab is right on the spot when the slab is weighed, its trim with it. */
+    @Test
+    public void aSlabIsWeighedWhole() {
+        RunSheet planned = slab(40, 0, COAT);
+        RunSheet.LayerTarget caramel = planned.layers().get(1);
+        double whole = 300
+                * 200
+                * 12
+                / 1000.0
+                * materials(CARAMEL_NAMED).get(CARAMEL_NAMED.link().text()).densityGramsPerMl();
+        near(caramel.wholeGrams(), whole, 1e-6, "all that lies on it");
+        assertNull(planned.layers().get(2).wholeGrams(), "pieces are coated");
+        String step = planned.steps().stream()
+                .filter(s -> s.layer().equals(caramel.key()))
+                .map(RunSheet.BenchStep::detail)
+                .findFirst()
+                .orElseThrow();
+        assertTrue(step.contains("%.0f g on each slab".formatted(whole)), step);
+        BenchState state = BenchState.of(
+                planned,
+                List.of(
+                        entry(new EntryBody.WeighIn(caramel.key(), 2 * whole + 500, 500, 2, true)),
+                        entry(new EntryBody.WeighIn(caramel.key(), 1.02 * whole, 0, 1, true)),
+                        entry(new EntryBody.WeighIn(
+                                caramel.key(), caramel.window().targetGrams(), 0, 1))));
+        double each = caramel.window().targetGrams();
+        near(state.weighIns(caramel.key()).get(0), each, 1e-9, "right on the spot");
+        near(state.weighIns(caramel.key()).get(1), 1.02 * each, 1e-9, "as much heavier as the slab");
+        near(state.weighIns(caramel.key()).get(2), each, 1e-9, "a piece is still a piece");
+        assertTrue(new Plausibility(planned, state)
+                .doubt(new EntryBody.WeighIn(caramel.key(), whole, 0, 1, true))
+                .isEmpty());
     }
 
     /** A coat that goes over the whole slab is on the spare pieces too. */

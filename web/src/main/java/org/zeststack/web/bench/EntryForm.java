@@ -192,7 +192,7 @@ final class EntryForm {
         double gross = form.number("grossGrams", EntryBody.GRAMS);
         double tare = form.has("tareGrams") ? form.number("tareGrams", EntryBody.WeighIn.TARE) : 0;
         int cavities = form.has("cavities") ? form.whole("cavities", EntryBody.WeighIn.CAVITIES) : 1;
-        return form.build(() -> new EntryBody.WeighIn(layer, gross, tare, cavities));
+        return form.build(() -> new EntryBody.WeighIn(layer, gross, tare, cavities, form.has("whole")));
     }
 
     /** Read without a range here: the room's own check knows a likely slip. */
