@@ -45,10 +45,7 @@ final class MassAccount {
     }
 
     private MassFlow formula(RunSheet.FormulaBatch batch) {
-        double weighed = batch.rawGrams();
-        for (RunSheet.BatchLine line : batch.lines()) {
-            weighed += state.actualGrams(batch.key(), line.ingredient()).orElse(line.grams()) - line.grams();
-        }
+        double weighed = state.rawGrams(batch);
         Double finished = state.finishedGrams(batch.key()).orElse(null);
         boolean noted = finished != null
                 || batch.lines().stream().anyMatch(l -> state.actualGrams(batch.key(), l.ingredient())

@@ -221,6 +221,20 @@ public final class BenchState {
                 .toList();
     }
 
+    /** What was weighed out for a batch, with what was really used of what goes in to effect, g. */
+    public double rawGrams(RunSheet.FormulaBatch batch) {
+        double grams = batch.rawGrams();
+        for (RunSheet.BatchLine line : batch.lines()) {
+            grams += actualGrams(batch.key(), line.ingredient()).orElse(line.grams()) - line.grams();
+        }
+        return grams;
+    }
+
+    /** What of a batch will be finished with what was really used of what goes in to effect: it loses as much of it as planned, g. */
+    public double expectedGrams(RunSheet.FormulaBatch batch) {
+        return batch.finishedGrams() * rawGrams(batch) / batch.rawGrams();
+    }
+
     /** Grams really used of a line that goes in to effect, the last ones written down. */
     public Optional<Double> actualGrams(String component, String ingredient) {
         return Optional.ofNullable(actuals.get(component + " " + ingredient));

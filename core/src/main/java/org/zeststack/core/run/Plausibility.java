@@ -52,17 +52,20 @@ public final class Plausibility {
             return Optional.empty();
         }
         RunSheet.FormulaBatch batch = of.get();
-        Optional<Fault> apart = apart("grams", done.grams(), batch.finishedGrams(), batch.mostFinishedGrams());
+        double raw = state.rawGrams(batch);
+        double used = raw / batch.rawGrams();
+        Optional<Fault> apart = apart(
+                "grams", done.grams(), used * batch.finishedGrams(), Math.max(used, 1) * batch.mostFinishedGrams());
         if (apart.isPresent()) {
             return apart;
         }
-        double lost = batch.rawGrams() - done.grams();
+        double lost = raw - done.grams();
         if (lost < -SCALE_GRAMS) {
             return ask(
                     "grams",
                     done.grams(),
                     "%s g is more than the %s g weighed out. Is the pot's own weight in it?"
-                            .formatted(fixed(done.grams(), 0), fixed(batch.rawGrams(), 0)));
+                            .formatted(fixed(done.grams(), 0), fixed(raw, 0)));
         }
         boolean steams = batch.ending() == RunSheet.Ending.READING || batch.ending() == RunSheet.Ending.EYE;
         if (steams && batch.waterGrams() != null && lost > batch.waterGrams() + SCALE_GRAMS) {

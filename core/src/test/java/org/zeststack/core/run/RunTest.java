@@ -489,6 +489,17 @@ public class RunTest {
                         entry(new EntryBody.Actual(key, "rice-crisped", 84))));
         assertEquals(state.actualGrams(key, "rice-crisped").orElseThrow(), 84.0, "the last one counts");
         assertTrue(state.actualGrams(key, "salt").isEmpty());
+        double used = made.rawGrams() + 84 - made.lines().get(1).grams();
+        near(state.rawGrams(made), used, 1e-9, "what was really used");
+        near(
+                state.expectedGrams(made),
+                made.finishedGrams() * used / made.rawGrams(),
+                1e-9,
+                "what follows is planned by it");
+        Plausibility asks = new Plausibility(planned, state);
+        String mixed = "mix:" + key;
+        assertTrue(asks.doubt(new EntryBody.StepDone(mixed, used)).isEmpty());
+        assertTrue(asks.doubt(new EntryBody.StepDone(mixed, used + 2)).isPresent(), "more than was weighed out");
         MassFlow crunchFlow = RunAccount.of(planned, state).flows().get(1);
         near(
                 crunchFlow.weighed().measured(),
