@@ -16,6 +16,8 @@ import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
@@ -104,6 +106,12 @@ class Mistakes {
     @ExceptionHandler
     void multipart(MultipartException e, HttpServletResponse response) throws IOException {
         tell(response, HttpStatus.BAD_REQUEST, "The file did not come in whole, or in too many parts: send it again.");
+    }
+
+    /** A stream of events that ran out or whose page went away: there is nobody to tell, and nothing to tell it in. */
+    @ExceptionHandler({AsyncRequestTimeoutException.class, AsyncRequestNotUsableException.class})
+    void over(HttpServletResponse response) {
+        LOG.debug("A stream is over, status {}", response.getStatus());
     }
 
     /** What the database does not keep: characters that are none, numbers beyond every bound. */
