@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
@@ -31,6 +32,7 @@ final class NameIndex {
                             + "full squeezed blanched powdery smooth real liquid genuine free range scraped enough some")
                     .split(" ")));
 
+    private static final int MOST_NEAR = 5000;
     private static final LevenshteinDistance DISTANCE = new LevenshteinDistance(2);
     private static final int MOST_OTHERS = 6;
 
@@ -76,6 +78,8 @@ final class NameIndex {
     private final Map<String, List<Alias>> byWord = new HashMap<>();
     private final Map<String, List<Percented>> byGroup = new LinkedHashMap<>();
     private final Map<String, String> groupOf = new HashMap<>();
+    /** Words that were looked for among all before: recipes name the same ones again and again. */
+    private final Map<String, List<String>> near = new ConcurrentHashMap<>();
 
     NameIndex(IngredientTable table, Map<String, String> own) {
         this.table = table;
@@ -275,10 +279,18 @@ final class NameIndex {
 
     /** The known words that are nearest, all of them as near; the word itself where none is near enough. */
     private List<String> nearestWords(String word) {
+        if (near.size() >= MOST_NEAR) {
+            near.clear();
+        }
+        return near.computeIfAbsent(word, this::nearest);
+    }
+
+    private List<String> nearest(String word) {
         int least = (word.length() >= 8 ? 2 : 1) + 1;
         List<String> nearest = new ArrayList<>(List.of(word));
         for (String candidate : byWord.keySet()) {
-            int distance = candidate.length() < 4 ? -1 : DISTANCE.apply(word, candidate);
+            boolean far = candidate.length() < 4 || Math.abs(candidate.length() - word.length()) > least;
+            int distance = far ? -1 : DISTANCE.apply(word, candidate);
             if (distance >= 0 && distance < least) {
                 least = distance;
                 nearest = new ArrayList<>(List.of(candidate));

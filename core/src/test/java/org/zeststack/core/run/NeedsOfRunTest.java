@@ -34,6 +34,10 @@ import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.Parts;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperPlan;
+import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -313,7 +317,21 @@ public class NeedsOfRunTest {
                 .findFirst()
                 .orElseThrow();
         double melt = sheet.couvertures().get(0).meltGrams();
-        assertTrue(temper.detail().contains("stir in %d g grated".formatted(Math.round(melt / 4))), temper.detail());
+        RunSheet.CouvertureBatch couverture = sheet.couvertures().get(0);
+        TemperPlan plan = TemperPlan.of(
+                Method.SEED,
+                new TemperPlan.Of(
+                        TemperWindow.of(couverture.kind()),
+                        melt,
+                        couverture.cocoaButterFraction(),
+                        Bowl.NONE,
+                        20,
+                        false));
+        assertTrue(
+                temper.detail()
+                        .matches("Melt %.0f g .* stir in about %.0f g grated,.*"
+                                .formatted(plan.meltGrams(), plan.seedGrams())),
+                temper.detail() + ": as the plan of a light bowl has it");
         sheet.steps().forEach(s -> assertTrue(!s.detail().contains("°C"), s.title() + ": " + s.detail()));
         assertTrue(!sheet.measured()
                 && plan(BOTH, TAPERED, 48, Set.of(), CARAMEL, GANACHE).measured());
