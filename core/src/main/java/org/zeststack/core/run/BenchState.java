@@ -13,8 +13,10 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.zeststack.core.air.AfterCold;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.temper.Room;
 import org.zeststack.core.weighing.WeighInSummary;
@@ -395,8 +397,8 @@ public final class BenchState {
     }
 
     /** What that room means for the couverture; empty where nothing. */
-    public String roomAdvice() {
-        return room == null ? "" : Room.advice(room);
+    public Optional<Call> roomAdvice(Bounds bounds) {
+        return room == null ? Optional.empty() : Room.advice(room, bounds);
     }
 
     public List<String> notes() {

@@ -5,8 +5,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.zeststack.core.quantity.Numbers;
-import org.zeststack.core.temper.Feed;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.rule.Rule;
 
 /**
  * How a bowl stands by its last proof.
@@ -17,8 +18,7 @@ import org.zeststack.core.temper.Feed;
  */
 public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<String> again) {
 
-    /** A bowl in temper is proved again after so many minutes (common practice, no source). */
-    public static final long LASTS_MINUTES = 30;
+    private static final Rule AGAIN = Rule.of(Rule.About.BENCH, "prove-again");
 
     /**
      * What the readings of a bowl say of its proofs.
@@ -29,12 +29,13 @@ public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<
     public record Read(Optional<Instant> begunAt, Optional<Instant> lostAt) {}
 
     /** The last proof of a bowl; empty where none was dipped. */
-    public static Optional<ProofStanding> of(RunSheet.InTemper bowl, BenchState state, Read read, Instant now) {
+    public static Optional<ProofStanding> of(
+            RunSheet.InTemper bowl, BenchState state, Read read, Instant now, Bounds bounds) {
         return state.proof(bowl.key()).map(e -> {
             EntryBody.Proof seen = (EntryBody.Proof) e.body();
             String gone = gone(e.at(), bowl, state, read);
             boolean holds = seen.passed() && gone.isEmpty();
-            return new ProofStanding(e.at(), seen, gone, holds ? again(e.at(), bowl, state, now) : List.of());
+            return new ProofStanding(e.at(), seen, gone, holds ? again(e.at(), bowl, state, now, bounds) : List.of());
         });
     }
 
@@ -52,12 +53,14 @@ public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<
         return another ? "another bowl was begun since" : "";
     }
 
-    private static List<String> again(Instant at, RunSheet.InTemper bowl, BenchState state, Instant now) {
+    private static List<String> again(
+            Instant at, RunSheet.InTemper bowl, BenchState state, Instant now, Bounds bounds) {
         List<String> why = new ArrayList<>();
         long minutes = Duration.between(at, now).toMinutes();
-        if (minutes > LASTS_MINUTES) {
+        if (minutes > bounds.of("proof-lasts").greatest()) {
             why.add("the proof is %d min old".formatted(minutes));
         }
+        Bound share = bounds.of("feed-share");
         double fed = state.fed(bowl.key()).stream()
                 .filter(e -> e.at().isAfter(at))
                 .mapToDouble(e -> ((EntryBody.Fed) e.body()).grams())
@@ -66,9 +69,14 @@ public record ProofStanding(Instant at, EntryBody.Proof seen, String gone, List<
                 .reduce((earlier, later) -> later)
                 .map(e -> ((EntryBody.BowlLeft) e.body()).grams())
                 .orElse(bowl.grams());
-        if (fed / (fed + inBowl) > Feed.PROVE_AGAIN) {
-            why.add("more than %s %% of it was fed since".formatted(Numbers.plain(100 * Feed.PROVE_AGAIN)));
+        if (fed / (fed + inBowl) > share.greatest()) {
+            why.add("more than %s of it was fed since".formatted(share.greatestWords()));
         }
         return List.copyOf(why);
+    }
+
+    /** On what it rests that a bowl is proved again. */
+    public static String source(Bounds bounds) {
+        return AGAIN.source(bounds);
     }
 }

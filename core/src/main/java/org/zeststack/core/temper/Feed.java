@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * Warm couverture that brings a bowl that has thickened up in its window again.
@@ -17,9 +18,6 @@ public record Feed(double grams, double share) {
 
     public static final Range WARM_CELSIUS = new Range(32, 45, "°C");
     public static final Range IN_BOWL = new Range(20, TemperWindow.FORM_V_MELTS_CELSIUS, "°C");
-
-    /** What is fed has no crystals: beyond this share the bowl is proved again (common practice, no source). */
-    public static final double PROVE_AGAIN = 0.2;
 
     /**
      * Grams to feed.
@@ -55,8 +53,8 @@ public record Feed(double grams, double share) {
         return new Feed(fed, fed / (fed + grams));
     }
 
-    /** Whether it takes so much that the bowl must be proved again. */
-    public boolean provesAgain() {
-        return share > PROVE_AGAIN;
+    /** Whether it takes so much that the bowl must be proved again: what is fed has no crystals. */
+    public boolean provesAgain(Bounds bounds) {
+        return share > bounds.of("feed-share").greatest();
     }
 }

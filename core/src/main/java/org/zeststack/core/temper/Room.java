@@ -1,11 +1,16 @@
 package org.zeststack.core.temper;
 
+import java.util.Optional;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.rule.Rule;
 
-/** The room that couverture is worked in. It wants 18 to 23 °C (common practice, no source). */
+/** The room that couverture is worked in. */
 public final class Room {
 
     /** What a workshop's room can be; beyond it a slip of the hand is likelier. */
@@ -14,7 +19,7 @@ public final class Room {
     /** Where a workshop mostly stands (common practice, no source). */
     public static final double USUAL_CELSIUS = 20;
 
-    private static final Range WANTED = new Range(18, 23, "°C");
+    private static final String CODE = "room";
 
     private Room() {}
 
@@ -34,14 +39,19 @@ public final class Room {
     }
 
     /** What a room of this temperature means for the work; empty where it is as wanted. */
-    public static String advice(double celsius) {
-        if (WANTED.holds(celsius)) {
-            return "";
+    public static Optional<Call> advice(double celsius, Bounds bounds) {
+        Bound wanted = bounds.of("room-wanted");
+        if (wanted.range().holds(celsius)) {
+            return Optional.empty();
         }
-        String wanted = "Room of %s °C, wanted %s: ".formatted(Numbers.fixed(celsius, 1), WANTED.inWords());
-        return wanted
-                + (celsius > WANTED.greatest()
-                        ? "shells set slowly and dull. Cool the room or chill the moulds."
-                        : "the bowl thickens fast. Warm the room, work small bowls.");
+        String words = celsius > wanted.greatest()
+                ? "shells set slowly and dull. Cool the room or chill the moulds."
+                : "the bowl thickens fast. Warm the room, work small bowls.";
+        return Optional.of(new Call(
+                Call.Weight.TAKE_CARE,
+                CODE,
+                "Room of %s °C, wanted %s: %s".formatted(Numbers.fixed(celsius, 1), wanted.words(), words),
+                "%s °C against %s".formatted(Numbers.fixed(celsius, 1), wanted.words()),
+                Rule.of(Rule.About.BENCH, CODE).source(bounds)));
     }
 }

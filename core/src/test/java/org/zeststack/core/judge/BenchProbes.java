@@ -12,6 +12,8 @@ import org.zeststack.core.run.ReadingRules.Kind;
 import org.zeststack.core.run.ReadingRules.Seen;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.sugar.Browning;
+import org.zeststack.core.temper.Feed;
+import org.zeststack.core.temper.Room;
 
 /** Readings and times that lie beyond a bound. */
 final class BenchProbes {
@@ -41,6 +43,8 @@ final class BenchProbes {
                 .orElseThrow()
                 .message()
                 .contains("burns"));
+        all.put("room-wanted", celsius -> Room.advice(celsius, Bars.judgedBy).isPresent());
+        all.put("feed-share", share -> new Feed(100, share).provesAgain(Bars.judgedBy));
         all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
                 .isPresent());
         return all;

@@ -30,7 +30,8 @@ public class BoundsTest {
             "keeps-wet",
             "keeps-growing-in-cold",
             "keeps-as-cream",
-            "softens-in-a-week");
+            "softens-in-a-week",
+            "proof-lasts");
 
     /** By code: whether a bar whose figure is so lies beyond the bound. */
     private static final Map<String, DoublePredicate> BEYOND = beyond();

@@ -34,6 +34,7 @@ import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ledger.BowlAccount;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.Parts;
@@ -281,7 +282,8 @@ public class BowlsOfRunTest {
                         coat(sheet),
                         BenchState.of(sheet, List.of(entries)),
                         read,
-                        EIGHT.plus(Duration.ofMinutes(nowMinute)))
+                        EIGHT.plus(Duration.ofMinutes(nowMinute)),
+                        Bounds.shipped())
                 .orElseThrow();
     }
 

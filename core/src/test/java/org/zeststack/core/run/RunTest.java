@@ -37,6 +37,7 @@ import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
@@ -266,7 +267,7 @@ public class RunTest {
         assertEquals(state.counted(Outcome.REJECTED), 8);
         assertEquals(state.reasons().get("rejected: leak"), Integer.valueOf(8));
         assertEquals(state.notes(), List.of("cook one degree less"));
-        assertTrue(state.roomAdvice().contains("18 to 23 °C"), state.roomAdvice());
+        assertTrue(state.roomAdvice(Bounds.shipped()).orElseThrow().message().contains("18 to 23 °C"));
 
         RunAccount account = RunAccount.of(sheet, state);
         near(account.yieldFraction(), 0.85, 1e-12, "good and reworked over planned");

@@ -40,8 +40,8 @@ public class KeepingItTest {
     @Test
     public void aFifthIsFedWithoutAnotherProof() {
         // without a bowl: m / M = (T2 − T1) / (Tw − T2); 2.5 / 10 is a fifth of the whole
-        assertFalse(Feed.of(1000, Bowl.NONE, 28.5, 31, 41).provesAgain());
-        assertTrue(Feed.of(1000, Bowl.NONE, 28.4, 31, 41).provesAgain());
+        assertFalse(Feed.of(1000, Bowl.NONE, 28.5, 31, 41).provesAgain(Bounds.shipped()));
+        assertTrue(Feed.of(1000, Bowl.NONE, 28.4, 31, 41).provesAgain(Bounds.shipped()));
     }
 
     @DataProvider

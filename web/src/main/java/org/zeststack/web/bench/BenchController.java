@@ -203,9 +203,11 @@ class BenchController {
                                             s.kind() == RunSheet.StepKind.TEMPER
                                                     ? series
                                                     : newest(run, sheet, state, b.key())),
-                                    now))
+                                    now,
+                                    own.bounds()))
                             .orElse(null));
             model.addAttribute("handling", BowlHandling.of(sheet, s));
+            model.addAttribute("roomAdvice", state.roomAdvice(own.bounds()).orElse(null));
             model.addAttribute("against", GoingOn.against(sheet, state, s).orElse(null));
         });
     }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.ProofStanding;
@@ -44,8 +45,10 @@ public record TemperWork(
      *
      * @param serves what it is still good for
      * @param feed warm couverture that brings it up to the middle of its window; empty where it stands there or nobody read it
+     * @param much that it is so much that the bowl is proved again; empty where it is not
      */
-    public record Left(Instant at, EntryBody.BowlLeft weighed, List<RunSheet.Serves> serves, Optional<Feed> feed) {
+    public record Left(
+            Instant at, EntryBody.BowlLeft weighed, List<RunSheet.Serves> serves, Optional<Feed> feed, String much) {
 
         /** Where what is fed stands. */
         public double warmCelsius() {
@@ -54,7 +57,12 @@ public record TemperWork(
     }
 
     static TemperWork of(
-            RunSheet sheet, RunSheet.InTemper bowl, BenchState state, ProofStanding.Read read, Instant now) {
+            RunSheet sheet,
+            RunSheet.InTemper bowl,
+            BenchState state,
+            ProofStanding.Read read,
+            Instant now,
+            Bounds bounds) {
         Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(bowl.key());
         Optional<TemperPlan> plan = planned.filter(p -> bowl.cocoaButterFraction() != null)
                 .map(p -> TemperPlan.of(
@@ -71,17 +79,26 @@ public record TemperWork(
                 sheet.measured(),
                 planned,
                 plan,
-                ProofStanding.of(bowl, state, read, now),
+                ProofStanding.of(bowl, state, read, now, bounds),
                 state.waterIn(bowl.key()),
-                left(sheet, bowl, state, planned));
+                left(sheet, bowl, state, planned, bounds));
     }
 
     private static Optional<Left> left(
-            RunSheet sheet, RunSheet.InTemper bowl, BenchState state, Optional<EntryBody.TemperPlanned> planned) {
+            RunSheet sheet,
+            RunSheet.InTemper bowl,
+            BenchState state,
+            Optional<EntryBody.TemperPlanned> planned,
+            Bounds bounds) {
         return state.left(bowl.key()).stream().reduce((earlier, later) -> later).map(e -> {
             EntryBody.BowlLeft weighed = (EntryBody.BowlLeft) e.body();
             Bowl in = planned.map(EntryBody.TemperPlanned::emptyBowl).orElse(Bowl.NONE);
-            return new Left(e.at(), weighed, sheet.serves(bowl, weighed.grams()), feed(bowl, in, weighed));
+            Optional<Feed> feed = feed(bowl, in, weighed);
+            String much = feed.filter(f -> f.provesAgain(bounds))
+                    .map(f -> " That is more than %s: prove it again."
+                            .formatted(bounds.of("feed-share").greatestWords()))
+                    .orElse("");
+            return new Left(e.at(), weighed, sheet.serves(bowl, weighed.grams()), feed, much);
         });
     }
 
