@@ -33,6 +33,7 @@ public class Shots {
                 Boil to 245\u00b0F, stirring, about 20 minutes. Stir in the salt and pour.
                 """);
         page.click("text=Read it");
+        page.waitForSelector("[name='line.4.ingredient']");
         page.waitForTimeout(900);
         page.screenshot(new Page.ScreenshotOptions().setPath(TARGET.resolve("formula-pasted.png")));
     }
