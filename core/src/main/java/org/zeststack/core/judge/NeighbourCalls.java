@@ -152,13 +152,14 @@ final class NeighbourCalls {
         if (!neighbours.softens(crisp.waterActivity(), there) || !told.add("crisp" + dry.key())) {
             return;
         }
-        Keeping keeping = Keeping.of(stack);
-        if (!neighbours.softensSoon(there) && isShortBase(dry) && keeping.known()) {
+        boolean soon = neighbours.softensSoon(there);
+        Keeping keeping = !soon && isShortBase(dry) ? Keeping.of(stack) : null;
+        if (keeping != null && keeping.known()) {
             shortBase(dry, wet, keeping.life().greatestDays() / 7.0);
             return;
         }
         calls.add(
-                neighbours.softensSoon(there) ? Weight.WILL_FAIL : Weight.TAKE_CARE,
+                soon ? Weight.WILL_FAIL : Weight.TAKE_CARE,
                 "crisp-beside-wet",
                 "%s will turn soft: water moves into it from %s. Coat it in cocoa butter or couverture, or lay one of them between."
                         .formatted(dry.name(), wet.name()),

@@ -95,50 +95,26 @@ public record MethodStep(
 
     /** The same in other words. */
     public MethodStep saying(String words) {
-        return new MethodStep(
-                words,
-                cue,
-                caution,
-                tool,
-                setting,
-                handsOff,
-                restLeastMinutes,
-                restGreatestMinutes,
-                right,
-                wrong,
-                rightPhoto,
-                wrongPhoto,
-                does,
-                part,
-                takes,
-                stir);
+        return with(words, cue, does, part);
     }
 
     /** The same with the bounds that its cue names in braces, for example {@code {centre-warmth}}, in words. */
     public MethodStep judgedBy(Bounds bounds) {
-        String words = BOUND.matcher(cue)
-                .replaceAll(m -> Matcher.quoteReplacement(bounds.of(m.group(1)).words()));
-        return new MethodStep(
+        return with(
                 action,
-                words,
-                caution,
-                tool,
-                setting,
-                handsOff,
-                restLeastMinutes,
-                restGreatestMinutes,
-                right,
-                wrong,
-                rightPhoto,
-                wrongPhoto,
+                BOUND.matcher(cue)
+                        .replaceAll(m ->
+                                Matcher.quoteReplacement(bounds.of(m.group(1)).words())),
                 does,
-                part,
-                takes,
-                stir);
+                part);
     }
 
     /** The same step doing something. */
     public MethodStep doing(Act act, String to) {
+        return with(action, cue, act, to);
+    }
+
+    private MethodStep with(String action, String cue, Act does, String part) {
         return new MethodStep(
                 action,
                 cue,
@@ -152,8 +128,8 @@ public record MethodStep(
                 wrong,
                 rightPhoto,
                 wrongPhoto,
-                act,
-                to,
+                does,
+                part,
                 takes,
                 stir);
     }
