@@ -597,6 +597,11 @@ public record RunSheet(
         return !thermometerName.isEmpty();
     }
 
+    /** Words of a step with every reading in them as this thermometer shows it at this place. */
+    public String asRead(BenchStep step, String words) {
+        return StepEnd.asRead(this, step, words);
+    }
+
     /** Whether what came of a formula is put on the scale at a step: its own, on older sheets the end of its cook. */
     public boolean weighsAt(BenchStep step) {
         return step.kind() == StepKind.MIX

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.zeststack.core.method.Ending;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.sugar.Stages;
 
 /**
@@ -29,6 +30,34 @@ public record StepEnd(Ending ending, boolean reached, OptionalDouble now, String
                     .ifPresent(words -> endings.add(new Ending(Ending.Kind.COLD_WATER, Double.NaN, Double.NaN, words)));
         }
         return endings;
+    }
+
+    /**
+     * Words of a step with every reading in them as this thermometer shows it at this place: there is one stop on a screen. Words
+     * without a reading, and where the step has none, stay as they are.
+     */
+    static String asRead(RunSheet sheet, RunSheet.BenchStep step, String words) {
+        Optional<Double> reading = sheet.measured() ? reading(sheet, step) : Optional.empty();
+        String read = words;
+        for (Ending ending : reading.isEmpty() ? List.<Ending>of() : Ending.read(words)) {
+            if (ending.kind() == Ending.Kind.READING) {
+                String here = "%s °C on %s".formatted(Numbers.fixed(reading.get(), 1), sheet.thermometerName());
+                read = read.replace(ending.words(), here);
+            }
+        }
+        return read;
+    }
+
+    /** What the thermometer shows where something is poured in at a step, or where its cook is over. */
+    private static Optional<Double> reading(RunSheet sheet, RunSheet.BenchStep step) {
+        return sheet.pots().stream()
+                .flatMap(p -> p.pours().stream())
+                .filter(p -> p.step().equals(step.id()) && p.reading() != null)
+                .map(PotPlan.Pour::reading)
+                .findFirst()
+                .or(() -> step.kind() == RunSheet.StepKind.COOK
+                        ? sheet.pot(step.component()).map(RunSheet.FormulaBatch::stopReading)
+                        : Optional.empty());
     }
 
     /** Minutes since a step was begun, to when it was done or to now; empty where nobody began it. */

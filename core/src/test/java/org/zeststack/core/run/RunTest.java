@@ -37,6 +37,7 @@ import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.stack.BarStack;
@@ -600,6 +601,19 @@ public class RunTest {
         assertTrue(new Plausibility(planned, state)
                 .doubt(new EntryBody.WeighIn(caramel.key(), whole, 0, 1, true))
                 .isEmpty());
+    }
+
+    /** A cue that is a reading is shown as this place and this thermometer read it: one stop on a screen. */
+    @Test
+    public void aReadingInWordsIsShownAsItIsReadHere() {
+        RunSheet.BenchStep cook = sheet.step("cook:formula-7-v2").orElseThrow();
+        double stop = sheet.formula("formula-7-v2").orElseThrow().stopReading();
+        String here = Numbers.fixed(stop, 1) + " °C on probe";
+        assertEquals(sheet.asRead(cook, "242 °F; 20 min, or it is amber"), here + "; 20 min, or it is amber");
+        assertEquals(sheet.asRead(cook, "the stop reading"), here);
+        assertEquals(sheet.asRead(cook, "amber; 20 min"), "amber; 20 min");
+        RunSheet.BenchStep release = sheet.steps().get(sheet.steps().size() - 1);
+        assertEquals(sheet.asRead(release, "18 °C inside"), "18 °C inside", "no pot, no stop");
     }
 
     /** A coat that goes over the whole slab is on the spare pieces too. */
