@@ -243,7 +243,7 @@ public class FormulaPageTest extends WithDemo {
         // The paste that the crunch is made of is made first, in its own amount.
         assertThat(page.locator(".batch h2").first()).containsText("Roasted-sunflower paste");
         TestApp.sent(page, "text=Start: freeze this sheet");
-        page.navigate("/bench/" + run + "?step=weigh:formula-9-v1");
+        page.navigate("/bench/" + run + "?step=mix:formula-9-v1");
         page.fill("[name=actualGrams]", "nothing");
         page.click("[data-entry=ACTUAL] button");
         assertThat(page.locator("[data-fault=actualGrams]")).containsText("not a number");

@@ -366,7 +366,7 @@ public class PathTest {
         hand.check("input[value=REJECTED]");
         hand.fill("#pieces", "3");
         hand.click("text=Count >> nth=-1");
-        assertThat(hand.locator("[data-fault=reason]")).containsText("Say what is wrong");
+        assertThat(hand.locator("[data-entry=TALLY] [data-fault=reason]")).containsText("Say what is wrong");
         hand.fill("#reason", "leak at the back");
         hand.click("text=Count >> nth=-1");
         assertThat(hand.locator(".counted")).containsText("32");

@@ -251,7 +251,7 @@ public class TemperPageTest extends WithDemo {
         open(run, "Temper Milk couverture");
         page.selectOption("#method", "SEED");
         page.click("button:text-is('Plan it')");
-        assertThat(page.locator("#reason")).hasCount(0);
+        assertThat(page.locator("#goneOn")).hasCount(0);
         page.click("text=Water got into the bowl");
         assertThat(page.locator("[data-out=water]")).isVisible();
         page.click("button:text-is('Plan it')");
@@ -259,7 +259,7 @@ public class TemperPageTest extends WithDemo {
         assertThat(page.locator("[data-out=water]")).isVisible();
         page.click("text=Done");
         assertThat(page.locator("[data-fault=reason]")).containsText("Water is in Milk couverture");
-        page.fill("#reason", "a drop only, for ganache");
+        page.fill("#goneOn", "a drop only, for ganache");
         page.click("text=Done");
         assertThat(page.locator(".log li").first()).containsText("gone on, because a drop only, for ganache");
         page.click("text=The bowl is emptied and dry");

@@ -1,6 +1,7 @@
 package org.zeststack.web.security;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
@@ -42,8 +43,8 @@ public class PasswordsTest {
             {"A\u030aSA", "åsa", true},
             {"ｒｕｎａ", "runa", true},
             {"teo.b+1@quay", "teo.b+1@quay", true},
-            {"ru\u202ena", "ru\u202ena", false},
-            {"ru\u0000na", "ru\u0000na", false},
+            {"ru\u202ena", "runa", true},
+            {"ru\u0000na", "runa", true},
             {"ru na", "ru na", false},
             {"<b>", "<b>", false},
             {"", "", false},
@@ -56,5 +57,12 @@ public class PasswordsTest {
     public void aSignInNameHasOneForm(String typed, String kept, boolean permitted) {
         assertEquals(Passwords.login(typed), kept);
         assertEquals(Passwords.isLogin(kept), permitted);
+    }
+
+    @Test
+    public void whatNobodySeesInANameIsFound() {
+        assertTrue(Passwords.hidesSomething("ru\u202ena"));
+        assertTrue(Passwords.hidesSomething("ru\u0000na"));
+        assertFalse(Passwords.hidesSomething("A\u030aSA"));
     }
 }
