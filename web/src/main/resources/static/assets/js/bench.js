@@ -108,9 +108,13 @@ function take(form) {
   return taken;
 }
 
+/** A field of a form, or the one that was drawn in its place meanwhile. */
+const nowIn = (form, field) => (field.isConnected ? field : (form.elements[field.name] ?? field));
+
 /** Gives back what was not accepted, unless something else stands there by now. */
-function giveBack(taken) {
-  for (const [field, value] of taken) {
+function giveBack(form, taken) {
+  for (const [was, value] of taken) {
+    const field = nowIn(form, was);
     if (field.type === 'checkbox') {
       field.checked ||= value;
     } else {
@@ -128,7 +132,10 @@ function forgetPhotographs(form) {
 }
 
 /** Whether everything that was taken out stands in its fields again. */
-const stands = (taken) => taken.every(([field, value]) => field.isConnected && (field.type === 'checkbox' ? field.checked : field.value) === value);
+const stands = (form, taken) =>
+  taken
+    .map(([was, value]) => [nowIn(form, was), value])
+    .every(([field, value]) => field.isConnected && (field.type === 'checkbox' ? field.checked : field.value) === value);
 
 /** What was written last in a form. */
 const newest = new WeakMap();
@@ -146,9 +153,9 @@ async function deliver(form, body) {
     return;
   }
   if (showFaults(form, answer, status)) {
-    giveBack(taken);
+    giveBack(form, taken);
     asked.set(form, body);
-    stands(taken) && form.isConnected && has();
+    stands(form, taken) && form.isConnected && has();
   } else {
     kept || take(form);
     forgetPhotographs(form);
@@ -284,8 +291,12 @@ async function showWaiting() {
 
 /** In words what somebody typed. */
 function inWords(body) {
-  const typed = body.readings ? body.readings.map((r) => `${r.celsius} °C`) : Object.entries(body.fields).map(([name, value]) => (name === 'text' ? `\u201c${value}\u201d` : `${name} ${value}`));
-  return [body.kind?.toLowerCase() ?? 'reading', ...typed].join(', ');
+  const typed = body.readings
+    ? body.readings.map((r) => `${r.celsius} °C`)
+    : Object.entries(body.fields)
+        .filter(([, value]) => value !== '')
+        .map(([name, value]) => (name === 'text' ? `\u201c${value}\u201d` : `${name} ${value}`));
+  return [body.kind?.toLowerCase().replaceAll('_', ' ') ?? 'reading', ...typed].join(', ');
 }
 
 /** What was not accepted stands here with its reason until a hand dismisses it. */
