@@ -77,7 +77,7 @@ public final class BowlHand {
                 place(of.bowl(), of.roomCelsius()),
                 seed);
         bowl.does(new SimulatedBowl.Stir(1));
-        stage = method == Method.PARTIAL ? Stage.STIR : Stage.MELT;
+        stage = method.meltsOut() ? Stage.MELT : Stage.STIR;
     }
 
     /** A bowl in a room. */
@@ -173,11 +173,14 @@ public final class BowlHand {
         boolean hot = celsius > window.meltOut().greatest() - 0.5;
         heat(out || hot ? 0 : MELTING_WATTS_PER_KG * kg);
         if (out) {
-            boolean seeded = plan.method() == Method.SEED;
-            next(seeded ? Stage.SEED : Stage.COOL);
-            if (plan.method() == Method.BATH) {
-                bowl.does(new SimulatedBowl.OverBath(
-                        plan.doses().waterGrams(), plan.doses().iceGrams()));
+            switch (plan.method()) {
+                case SEED -> next(Stage.SEED);
+                case SLAB, PREPARED_SEED, PARTIAL -> next(Stage.COOL);
+                case BATH -> {
+                    next(Stage.COOL);
+                    bowl.does(new SimulatedBowl.OverBath(
+                            plan.doses().waterGrams(), plan.doses().iceGrams()));
+                }
             }
         }
     }
@@ -197,8 +200,8 @@ public final class BowlHand {
                     next(Stage.SLAB);
                 }
             }
-            default -> {
-                if (celsius <= middle(33, 34)) {
+            case SEED, PREPARED_SEED, PARTIAL -> {
+                if (celsius <= middle(TemperPlan.PREPARED_CELSIUS.least(), TemperPlan.PREPARED_CELSIUS.greatest())) {
                     bowl.does(new SimulatedBowl.AddCrystals(plan.seedGrams()));
                     next(Stage.SETTLE);
                 }

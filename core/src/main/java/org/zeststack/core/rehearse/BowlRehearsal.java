@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.SplittableRandom;
 import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.temper.Coach;
-import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Slab;
 import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperStream;
@@ -26,7 +25,6 @@ public final class BowlRehearsal implements Practice {
     private static final double BATH_WATER_GRAMS = 1500;
     private static final double BATH_ICE_GRAMS = 600;
     private static final double MOST_SEED = 1000;
-    private static final double SLAB_SHARE = 2 / 3.0;
     private static final int PROOF_SECONDS = 150;
 
     /** A slab that comes back lands inside where the kept part is so near to what it must be, K. */
@@ -121,7 +119,7 @@ public final class BowlRehearsal implements Practice {
         double celsius = bowl.celsiusAt(bowl.second());
         warmest = Math.max(warmest, celsius);
         meltedOut |= celsius >= window.meltOut().least() && unseen();
-        boolean partly = scenario.method() == Method.PARTIAL;
+        boolean partly = !scenario.method().meltsOut();
         if (meltedOut || partly) {
             coldest = Math.min(coldest, celsius);
         }
@@ -148,35 +146,27 @@ public final class BowlRehearsal implements Practice {
 
     @Override
     public void does(Deed deed) {
-        if (ended || !Double.isFinite(deed.amount())) {
+        if (ended || !scenario.takes(deed.what()) || !Double.isFinite(deed.amount())) {
             return;
         }
         upTo(deed.second());
         double share = Math.max(0, Math.min(1, deed.amount()));
-        Method method = scenario.method();
         switch (deed.what()) {
             case HEAT -> heat = share * MELTING_WATTS_PER_KG * scenario.grams() / 1000;
             case STIR -> bowl.does(new SimulatedBowl.Stir(share));
             case BURST -> burst();
             case SEED -> {
-                if (method == Method.SEED && deed.amount() > 0) {
+                if (deed.amount() > 0) {
                     seed(Math.min(MOST_SEED, deed.amount()));
                 }
             }
             case LIFT -> bowl.does(new SimulatedBowl.LiftOut());
-            case BATH -> {
-                if (method == Method.BATH) {
-                    bowl.does(
-                            deed.amount() > 0
-                                    ? new SimulatedBowl.OverBath(BATH_WATER_GRAMS, BATH_ICE_GRAMS)
-                                    : new SimulatedBowl.OffBath());
-                }
-            }
-            case SLAB -> {
-                if (method == Method.SLAB) {
-                    bowl.does(new SimulatedBowl.OntoSlab(SLAB_SHARE));
-                }
-            }
+            case BATH ->
+                bowl.does(
+                        deed.amount() > 0
+                                ? new SimulatedBowl.OverBath(BATH_WATER_GRAMS, BATH_ICE_GRAMS)
+                                : new SimulatedBowl.OffBath());
+            case SLAB -> bowl.does(new SimulatedBowl.OntoSlab(TemperPlan.SLAB_SHARE));
             case OFF -> inWater = false;
             case BACK -> back();
             case PROOF -> prove();
@@ -334,7 +324,7 @@ public final class BowlRehearsal implements Practice {
             return new Mark("The kept part as warm as it must be", false, "Nothing came back from a slab.");
         }
         double must = Slab.keptCelsius(
-                SLAB_SHARE,
+                TemperPlan.SLAB_SHARE,
                 Math.max(Slab.SLAB_CELSIUS.least(), Math.min(Slab.SLAB_CELSIUS.greatest(), slabAtReturn)),
                 middle);
         return new Mark(

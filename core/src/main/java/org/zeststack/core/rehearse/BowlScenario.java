@@ -1,5 +1,7 @@
 package org.zeststack.core.rehearse;
 
+import java.util.EnumSet;
+import java.util.Set;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Seed;
@@ -11,6 +13,7 @@ public enum BowlScenario {
     SEED(
             "Milk couverture by seed",
             Method.SEED,
+            EnumSet.of(Deed.What.SEED, Deed.What.LIFT),
             "milk",
             700,
             new Bowl(1100, Bowl.Material.GLASS),
@@ -18,13 +21,15 @@ public enum BowlScenario {
     SLAB(
             "Dark couverture on the slab",
             Method.SLAB,
+            EnumSet.of(Deed.What.OFF, Deed.What.SLAB, Deed.What.BACK),
             "dark",
             900,
             new Bowl(400, Bowl.Material.STEEL),
-            "900 g of dark couverture, two thirds of it for a stone slab. The bowl stands in warm water."),
+            "900 g of dark couverture, most of it for a stone slab. The bowl stands in warm water."),
     BATH(
             "Dark couverture over ice",
             Method.BATH,
+            EnumSet.of(Deed.What.BATH),
             "dark",
             800,
             new Bowl(350, Bowl.Material.STEEL),
@@ -32,24 +37,28 @@ public enum BowlScenario {
     PARTIAL(
             "Milk couverture melted in part",
             Method.PARTIAL,
+            EnumSet.of(Deed.What.BURST),
             "milk",
             500,
             new Bowl(900, Bowl.Material.GLASS),
             "500 g of tempered milk couverture in pieces, in a glass bowl, and an oven that heats in bursts.");
 
+    private static final Set<Deed.What> ALL = EnumSet.of(Deed.What.HEAT, Deed.What.STIR, Deed.What.PROOF);
     private static final double COCOA_BUTTER = 0.35;
     private static final double ROOM_CELSIUS = 20;
 
     private final String title;
     private final Method method;
+    private final Set<Deed.What> deeds;
     private final String kind;
     private final double grams;
     private final Bowl bowl;
     private final String task;
 
-    BowlScenario(String title, Method method, String kind, double grams, Bowl bowl, String task) {
+    BowlScenario(String title, Method method, Set<Deed.What> deeds, String kind, double grams, Bowl bowl, String task) {
         this.title = title;
         this.method = method;
+        this.deeds = deeds;
         this.kind = kind;
         this.grams = grams;
         this.bowl = bowl;
@@ -67,6 +76,11 @@ public enum BowlScenario {
 
     public Method method() {
         return method;
+    }
+
+    /** Whether its hands can do so; every bowl is warmed, stirred and proved. */
+    public boolean takes(Deed.What deed) {
+        return ALL.contains(deed) || deeds.contains(deed);
     }
 
     public TemperWindow window() {

@@ -34,7 +34,7 @@ public record Deed(double second, What what, int pot, double amount) {
         LIFT,
         /** The bowl is set over ice water, or with 0 taken off it. */
         BATH,
-        /** Two thirds are poured on the slab. */
+        /** The slab's part is poured on it. */
         SLAB,
         /** They come back into the bowl. */
         BACK,

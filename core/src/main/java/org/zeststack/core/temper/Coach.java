@@ -114,7 +114,7 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
     private static Optional<String> notMeltedOut(Looked at, List<Reading> readings, State state) {
         double warmest = readings.stream().mapToDouble(Reading::celsius).max().orElseThrow();
         boolean falls = warmest - state.celsius() > FELL_KELVIN;
-        return state.step() == Step.MELT && at.method != Method.PARTIAL && falls
+        return state.step() == Step.MELT && at.method.meltsOut() && falls
                 ? Optional.of(
                         "It comes down from %s °C and was never melted out: crystals of before are still in it. Up to %s °C first."
                                 .formatted(

@@ -48,12 +48,12 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
     private static final double MELTS_OF_PIECES = 0.7;
 
     /** Of a bowl on the slab (common practice, no source). */
-    private static final double SLAB_SHARE = 2 / 3.0;
+    public static final double SLAB_SHARE = 2 / 3.0;
 
     /** Crystallised butter on the whole bowl, and where it goes in, °C (common practice, no source). */
     private static final double PREPARED_SHARE = 0.01;
 
-    private static final Range PREPARED_CELSIUS = new Range(33, 34, "°C");
+    public static final Range PREPARED_CELSIUS = new Range(33, 34, "°C");
 
     /** A bowl that was cooled is stirred so long before it is warmed (common practice, no source). */
     public static final int THICKENS_MINUTES = 3;
@@ -350,7 +350,8 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                         new Line(
                                 "Stir in %s g of crystallised cocoa butter of %s."
                                         .formatted(fixed(butter, 1), PREPARED_CELSIUS.inWords()),
-                                "One per cent of the bowl (common practice, no source)."),
+                                "%s %% of the bowl (common practice, no source)."
+                                        .formatted(plain(100 * PREPARED_SHARE))),
                         new Line(
                                 "Stir it down %s."
                                         .formatted(there(

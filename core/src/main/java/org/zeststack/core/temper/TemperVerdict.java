@@ -221,7 +221,7 @@ public final class TemperVerdict {
     }
 
     private void melt(Reading reading) {
-        if (method != Method.PARTIAL) {
+        if (method.meltsOut()) {
             if (celsius >= window.meltOut().least()) {
                 begin(Step.COOL, Verdict.COOLING);
             }
@@ -297,10 +297,7 @@ public final class TemperVerdict {
     private double distance() {
         double workLeast = window.work().least();
         return switch (step) {
-            case MELT ->
-                Math.max(
-                        0,
-                        (method == Method.PARTIAL ? workLeast : window.meltOut().least()) - celsius);
+            case MELT -> Math.max(0, (method.meltsOut() ? window.meltOut().least() : workLeast) - celsius);
             case COOL -> Math.min(0, (method.rewarms() ? window.coolTo() : window.work()).greatest() - celsius);
             case REWARM, WORK ->
                 celsius < workLeast
@@ -313,11 +310,11 @@ public final class TemperVerdict {
         String read = Numbers.plain(Math.round(celsius * 10) / 10.0) + " °C true";
         return switch (verdict) {
             case MELTING ->
-                method == Method.PARTIAL
-                        ? "%s: below %s °C it still melts into its window."
-                                .formatted(read, Numbers.plain(window.work().least()))
-                        : "%s: not yet %s °C, where no crystal is left."
-                                .formatted(read, Numbers.plain(window.meltOut().least()));
+                method.meltsOut()
+                        ? "%s: not yet %s °C, where no crystal is left."
+                                .formatted(read, Numbers.plain(window.meltOut().least()))
+                        : "%s: below %s °C it still melts into its window."
+                                .formatted(read, Numbers.plain(window.work().least()));
             case COOLING ->
                 method.rewarms()
                         ? "%s: not yet down at %s °C, where new crystals start."
@@ -349,22 +346,11 @@ public final class TemperVerdict {
     private String next() {
         return switch (verdict) {
             case MELTING ->
-                method == Method.PARTIAL
-                        ? "Short bursts, stir between, never over %s °C, stop while some pieces are solid."
-                                .formatted(Numbers.plain(window.work().greatest()))
-                        : "Melt to %s.".formatted(window.meltOut().inWords());
-            case COOLING ->
-                switch (method) {
-                    case SEED, PARTIAL ->
-                        "Stir seed in, a handful at a time, down to %s."
-                                .formatted(window.work().inWords());
-                    case PREPARED_SEED ->
-                        "Stir down to %s °C, then the crystallised butter in."
-                                .formatted(Numbers.plain(TemperWindow.FORM_V_MELTS_CELSIUS));
-                    default ->
-                        "Cool to %s, moving all of it."
-                                .formatted(window.coolTo().inWords());
-                };
+                method.meltsOut()
+                        ? "Melt to %s.".formatted(window.meltOut().inWords())
+                        : "Short bursts, stir between, never over %s °C, stop while some pieces are solid."
+                                .formatted(Numbers.plain(window.work().greatest()));
+            case COOLING -> method.cooling(window);
             case WARMING -> "Warm gently to %s.".formatted(window.work().inWords());
             case TOO_COLD ->
                 "Warm gently to %s, stirring.".formatted(window.work().inWords());

@@ -4,12 +4,17 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.rehearse.Deed.What;
 import org.zeststack.core.rehearse.Practice.Mark;
+import org.zeststack.core.temper.Method;
 
 /** Bowls played by script: who looks for what is hidden does well, who does not is told what it was. */
 public class BowlRehearsalTest {
@@ -73,6 +78,19 @@ public class BowlRehearsalTest {
 
         private List<Boolean> good() {
             return at.marks().stream().map(Mark::good).toList();
+        }
+    }
+
+    /** Prepared seed is weighed in at one temperature: nothing of it wants practice. */
+    @Test
+    public void everyMethodButOneHasABowlToPractiseOn() {
+        Set<Method> practised = Stream.of(BowlScenario.values())
+                .map(BowlScenario::method)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Method.class)));
+        assertEquals(practised, EnumSet.complementOf(EnumSet.of(Method.PREPARED_SEED)));
+        for (BowlScenario scenario : BowlScenario.values()) {
+            assertEquals(scenario.takes(What.SEED), scenario.method() == Method.SEED, "seed is offered: " + scenario);
+            assertFalse(scenario.takes(What.WHISK), "no whisk in a bowl of couverture");
         }
     }
 

@@ -5,6 +5,8 @@ import static org.testng.Assert.assertTrue;
 import static org.zeststack.core.Near.near;
 
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -108,6 +110,21 @@ public class TemperPlanTest {
         // 8 s at half power are 3 K for 2000 / 3 J/K, 404.04 g
         assertTrue(words(plan(Method.PARTIAL, "dark", 405, Bowl.NONE)).contains("8 s at half power"));
         assertTrue(words(plan(Method.PARTIAL, "dark", 404, Bowl.NONE)).contains("at the lowest power"));
+    }
+
+    /** What is said while a bowl comes down names the degrees of its plan: one method is one thing in both. */
+    @Test
+    public void whatIsSaidAtTheBowlIsWhatItsPlanSays() {
+        TemperWindow window = TemperWindow.of("dark");
+        for (Method method : Method.values()) {
+            String plan = words(plan(method, "dark", 900, Bowl.NONE));
+            String cooling = method.cooling(window);
+            Matcher degrees = Pattern.compile("[0-9.]+ to [0-9.]+ °C").matcher(cooling);
+            assertTrue(degrees.find(), cooling);
+            assertEquals(plan.contains(degrees.group()), true, method + ": " + cooling + " / " + plan);
+            assertEquals(plan.startsWith("Melt 900 g to"), method.rewarms(), plan);
+            assertEquals(plan.contains(window.meltOut().inWords()), method.meltsOut(), plan);
+        }
     }
 
     /** Without a thermometer only what stands in the room has degrees, and prepared seed, which cannot be felt. */

@@ -50,8 +50,8 @@ final class TemperCalculators {
 
     private static final ApiChoice FAMILY = new ApiChoice(
             "family", List.of("dark", "milk", "white", "blond", "ruby"), "", "Whose usual windows are taken");
-    private static final ApiChoice METHOD = new ApiChoice(
-            "method", List.of("seed", "slab", "bath", "partial", "prepared-seed"), "How it is brought into temper");
+    private static final ApiChoice METHOD =
+            new ApiChoice("method", words(Method.values()), "How it is brought into temper");
     private static final String CONFIRMED = "confirmed";
     private static final ApiField SECONDS = ApiField.required("seconds", new Range(0, 86_400, "s"), "When it was read");
     private static final ApiField CELSIUS = ApiField.required("celsius", BOWL_CELSIUS, "True temperature");
