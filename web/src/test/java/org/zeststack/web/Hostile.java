@@ -494,6 +494,19 @@ public class Hostile {
                                 .build());
     }
 
+    /** Markup in every field of every form, and then every page that is reached. */
+    @Test
+    public void noMarkupComesOut() {
+        Page page = TestApp.signedIn(server.url(), "runa");
+        page.navigate("/bars");
+        Map<String, Object> marked = new TreeMap<>(MarkupTest.inForms(page, forms));
+        marked.putAll(MarkupTest.crawled(page));
+        page.context().close();
+        System.out.printf("hostile forms, markup in every field: %d%n", forms.size());
+        System.out.printf("bad, markup that came out: %d%n", marked.size());
+        assertTrue(marked.isEmpty(), marked.toString());
+    }
+
     @Test
     public void nothingHarms() throws Exception {
         Random random = new Random(SEED);

@@ -111,7 +111,7 @@ public class MarkupTest extends WithDemo {
     }
 
     /** Every page that is reached from the first one; what became markup, by address. */
-    private static Map<String, Object> crawled(Page page) {
+    static Map<String, Object> crawled(Page page) {
         Set<String> seen = new LinkedHashSet<>(List.of("/"));
         List<String> todo = new ArrayList<>(seen);
         Map<String, Object> marked = new TreeMap<>();

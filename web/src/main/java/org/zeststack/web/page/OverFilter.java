@@ -8,10 +8,14 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** What went out already, such as a stream of events that broke off, gets no page about its error: there is nowhere to write it. */
+/**
+ * What went out already, or is a stream of events that breaks off before its first, gets no page about its error: there is nowhere to
+ * write it.
+ */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class OverFilter extends OncePerRequestFilter {
@@ -29,7 +33,9 @@ class OverFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (!response.isCommitted()) {
+        String type = response.getContentType();
+        boolean stream = type != null && type.startsWith(MediaType.TEXT_EVENT_STREAM_VALUE);
+        if (!response.isCommitted() && !stream) {
             chain.doFilter(request, response);
         }
     }

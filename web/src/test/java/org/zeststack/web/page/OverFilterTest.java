@@ -11,24 +11,27 @@ import org.testng.annotations.Test;
 
 public class OverFilterTest {
 
-    /** Whether the answer has gone out, how it comes to the filter, and whether it goes on. */
+    /** Whether the answer has gone out, what it is, how it comes to the filter, and whether it goes on. */
     @DataProvider
     public Object[][] answers() {
         return new Object[][] {
-            {true, DispatcherType.ERROR, false},
-            {false, DispatcherType.ERROR, true},
-            {true, DispatcherType.REQUEST, true},
-            {false, DispatcherType.REQUEST, true},
+            {true, "text/html", DispatcherType.ERROR, false},
+            {false, "text/html", DispatcherType.ERROR, true},
+            {false, null, DispatcherType.ERROR, true},
+            {true, "text/event-stream", DispatcherType.ERROR, false},
+            {false, "text/event-stream;charset=UTF-8", DispatcherType.ERROR, false},
+            {true, "text/event-stream", DispatcherType.REQUEST, true},
+            {false, "text/event-stream", DispatcherType.ASYNC, true},
         };
     }
 
     @Test(dataProvider = "answers")
-    public void onlyWhatIsStillToBeWrittenGetsAPage(boolean committed, DispatcherType type, boolean goesOn)
-            throws Exception {
+    public void onlyWhatIsStillToBeWrittenGetsAPage(
+            boolean committed, String content, DispatcherType type, boolean goesOn) throws Exception {
         MockHttpServletRequest request = new MockHttpServletRequest("GET", "/bench/4/live");
         request.setDispatcherType(type);
         MockHttpServletResponse response = new MockHttpServletResponse();
-        response.setContentType("text/event-stream");
+        response.setContentType(content);
         response.setCommitted(committed);
         MockFilterChain chain = new MockFilterChain();
         new OverFilter().doFilter(request, response, chain);
