@@ -15,18 +15,16 @@ public final class TestDatabase {
     private static final AtomicInteger NUMBER = new AtomicInteger();
     private static PrivatePostgres server;
 
-    private final String url;
+    private final String name;
 
-    private TestDatabase(String url) {
-        this.url = url;
+    private TestDatabase(String name) {
+        this.name = name;
     }
 
     /** A new database with nothing in it. */
     public static synchronized TestDatabase empty() {
         fresh();
-        String name = "test_" + NUMBER.incrementAndGet();
-        server.execute(PrivatePostgres.NAME, "create database " + name);
-        return new TestDatabase(server.url(name));
+        return made("");
     }
 
     /** A new migrated database. */
@@ -39,9 +37,18 @@ public final class TestDatabase {
                     .load()
                     .migrate();
         }
+        return made(" template " + TEMPLATE);
+    }
+
+    /** A new database that begins as this one stands; nobody may be connected to it. */
+    public TestDatabase copy() {
+        return made(" template " + name);
+    }
+
+    private static synchronized TestDatabase made(String from) {
         String name = "test_" + NUMBER.incrementAndGet();
-        server.execute(PrivatePostgres.NAME, "create database " + name + " template " + TEMPLATE);
-        return new TestDatabase(server.url(name));
+        server.execute(PrivatePostgres.NAME, "create database " + name + from);
+        return new TestDatabase(name);
     }
 
     /** Runs something on the server itself, beside every database of a test. */
@@ -50,7 +57,7 @@ public final class TestDatabase {
     }
 
     public String url() {
-        return url;
+        return server.url(name);
     }
 
     public String user() {
@@ -59,7 +66,7 @@ public final class TestDatabase {
 
     public DSLContext dsl() {
         PGSimpleDataSource source = new PGSimpleDataSource();
-        source.setUrl(url);
+        source.setUrl(url());
         source.setUser(user());
         return DSL.using(source, SQLDialect.POSTGRES);
     }

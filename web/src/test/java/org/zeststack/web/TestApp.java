@@ -34,6 +34,8 @@ public final class TestApp implements AutoCloseable {
             "--disable-component-update",
             "--disable-sync");
     private static Browser browser;
+    /** With the demo's data, which are loaded once; nobody works on it. */
+    private static TestDatabase loaded;
 
     private final TestDatabase database;
     private final ConfigurableApplicationContext context;
@@ -66,7 +68,16 @@ public final class TestApp implements AutoCloseable {
 
     /** The application with the demo's data. */
     public static TestApp demo() {
-        return new TestApp(TestDatabase.fresh(), true, Map.of());
+        return new TestApp(demoData(), true, Map.of());
+    }
+
+    private static synchronized TestDatabase demoData() {
+        if (loaded == null) {
+            TestDatabase once = TestDatabase.fresh();
+            new TestApp(once, true, Map.of()).close();
+            loaded = once;
+        }
+        return loaded.copy();
     }
 
     /** The application as somebody sees it who has just started it. */
@@ -76,7 +87,7 @@ public final class TestApp implements AutoCloseable {
 
     /** The application behind reverse proxies at these addresses. */
     public static TestApp behind(String proxies, boolean demo) {
-        return new TestApp(TestDatabase.fresh(), demo, Proxies.settings(proxies));
+        return new TestApp(demo ? demoData() : TestDatabase.fresh(), demo, Proxies.settings(proxies));
     }
 
     /** Another instance on the same database. */

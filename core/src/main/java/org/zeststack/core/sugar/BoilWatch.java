@@ -54,7 +54,7 @@ final class BoilWatch {
 
     private static final double BELOW_KELVIN = 6;
     private static final double LEAST_SPAN = 25 / 60.0;
-    /** Readings closer than this, minutes, tell nothing more of a mass that warms. */
+    /** Readings closer than this, minutes, tell nothing more of a mass that warms, or of how they scatter. */
     private static final double LEAST_APART = 0.2 / 60;
 
     private static final double MOST_MINUTES = 240;
@@ -70,6 +70,7 @@ final class BoilWatch {
     private final List<HeatBank> banks = new ArrayList<>();
     private final List<Point> recent = new ArrayList<>();
     private final Resolution resolution = new Resolution();
+    private final Scatter scatter = new Scatter();
     private final List<Double> warming = new ArrayList<>();
     private double warmedTo = Double.NEGATIVE_INFINITY;
     private double began = Double.NaN;
@@ -105,6 +106,7 @@ final class BoilWatch {
     Taken add(Point point, double shown) {
         minute = Math.max(minute, point.minute());
         resolution.saw(shown);
+        scatter.saw(point);
         if (!banks.isEmpty()) {
             return follow(point);
         }
@@ -133,7 +135,7 @@ final class BoilWatch {
     }
 
     private double kelvin() {
-        return Math.hypot(READING_KELVIN, resolution.kelvin() / Math.sqrt(12));
+        return Math.hypot(scatter.kelvin(), resolution.kelvin() / Math.sqrt(12));
     }
 
     /** Whether the last readings lie near the first boil and rise no faster than something that dries. */
@@ -284,7 +286,7 @@ final class BoilWatch {
     private double when(double chance) {
         double least = 0;
         double greatest = MOST_MINUTES;
-        for (int i = 0; i < 40; i++) {
+        for (int i = 0; i < 24; i++) {
             double middle = (least + greatest) / 2;
             if (chance(middle) < chance) {
                 least = middle;
@@ -302,6 +304,44 @@ final class BoilWatch {
             sum += WEIGHTS[i] * banks.get(i).chance(stopHeat, minutes + LAG_MINUTES);
         }
         return sum;
+    }
+
+    /** How readings of this pot scatter about the line between their neighbours, as far as they come close enough to tell. */
+    private static final class Scatter {
+        private static final double LEAST_KELVIN = 0.1;
+        private static final double CLOSE_MINUTES = 12 / 60.0;
+        private static final int MOST = 25;
+        private static final int ENOUGH = 9;
+        /** Standard deviation over median of what is normally distributed. */
+        private static final double OF_MEDIAN = 1.4826;
+
+        private final List<Double> off = new ArrayList<>();
+        private Point before;
+        private Point last;
+
+        private void saw(Point point) {
+            if (last != null && point.minute() - last.minute() < LEAST_APART) {
+                return;
+            }
+            if (before != null
+                    && point.minute() > before.minute()
+                    && point.minute() - before.minute() <= 2 * CLOSE_MINUTES) {
+                double share = (last.minute() - before.minute()) / (point.minute() - before.minute());
+                double line = before.celsius() + share * (point.celsius() - before.celsius());
+                off.add(Math.abs(last.celsius() - line) / Math.sqrt(1 + share * share + (1 - share) * (1 - share)));
+                if (off.size() > MOST) {
+                    off.remove(0);
+                }
+            }
+            before = last;
+            last = point;
+        }
+
+        private double kelvin() {
+            return off.size() < ENOUGH
+                    ? READING_KELVIN
+                    : Math.max(LEAST_KELVIN, Math.min(READING_KELVIN, OF_MEDIAN * median(off)));
+        }
     }
 
     /** In which steps somebody reads: whole degrees, halves or tenths. */

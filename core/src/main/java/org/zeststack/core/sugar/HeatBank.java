@@ -10,15 +10,17 @@ import org.hipparchus.special.Erf;
  * <p>In heat instead of kelvins a boiling pot goes straight: dh/dt = p + w, p the ring's heat and w its wander, which forgets itself
  * over {@link #WANDER_MINUTES} (an Ornstein–Uhlenbeck process). A Kalman filter (Kalman 1960) follows h, p and w; a reading that would be
  * very unlikely counts the less and at last not at all. Since hands turn the ring, several filters run beside each other, each of which
- * holds that it was turned at another time, or never; they are weighted by how well they foresaw what came (Bayes), so that what is not
- * known yet is wide and not sure. Only numbers of this pot and constants of our own choice are in it; work for a reading does not grow with
- * the length of the cook.
+ * holds that it was turned at another time to another heat, or never, and that it wanders much or little; they are weighted by how
+ * well they foresaw what came (Bayes), so that what is not known yet is wide and not sure. Only numbers of this pot and constants of our
+ * own choice are in it; work for a reading does not grow with the length of the cook.
  */
 final class HeatBank {
 
     private static final double WANDER_MINUTES = 1.5;
-    /** Standard deviation of the ring's heat as it wanders, as a share. */
-    private static final double WANDER = 0.1;
+    /** Standard deviation of a ring's heat as it wanders, as a share: of a quiet one and of a poor one; the readings say which it is. */
+    private static final double[] WANDER = {0.03, 0.1};
+    /** A ring that gives so much more or less, as a share, was turned. */
+    private static final double TURNED = 0.1;
     /** Standard deviation by which the ring's heat drifts in a minute, as a share. */
     private static final double DRIFT = 0.012;
     /** How little is known of the heat before the first reading, as a share. */
@@ -27,8 +29,10 @@ final class HeatBank {
     private static final double KNOWN = 0.12;
 
     private static final double SAME = 0.7;
-    /** How far a hand turns a ring, as a share: one standard deviation. */
-    private static final double TURN = 0.45;
+    /** To about which shares of its heat a hand turns a ring, and by how much it differs from them, as a share. */
+    private static final double[] TO = {0.65, 1.4};
+
+    private static final double TURN = 0.3;
     /** How often rings are turned while a pot boils, a minute; more often near the stop. */
     private static final double TURNS_PER_MINUTE = 0.05;
 
@@ -39,7 +43,7 @@ final class HeatBank {
 
     private static final double SPAWN_MINUTES = 1 / 3.0;
     private static final double YOUNG_MINUTES = 1.01;
-    private static final int MOST = 9;
+    private static final int MOST = 12;
     /** Share of readings that are wild, and how far they spread, K. */
     private static final double WILD = 0.03;
 
@@ -55,20 +59,25 @@ final class HeatBank {
         private final double powerBefore;
         private final double[] x;
         private final double[][] v;
+        private final double wander;
         private double log;
 
-        private Held(double since, double powerBefore, double[] x, double[][] v, double log) {
+        private Held(double since, double powerBefore, double wander, double[] x, double[][] v, double log) {
             this.since = since;
+            this.wander = wander;
             this.powerBefore = powerBefore;
             this.x = x;
             this.v = v;
             this.log = log;
         }
 
-        private Held turned(double minute, double log) {
-            double[][] wider = {v[0].clone(), v[1].clone(), v[2].clone()};
-            wider[1][1] += Math.pow(TURN * x[1], 2);
-            return new Held(minute, x[1], x.clone(), wider, log);
+        /** The same, but turned to about such a share of its heat: what was known of that is not known of what it is now. */
+        private Held turned(double minute, double to, double chance) {
+            double power = to * x[1];
+            double[][] wider = {
+                {v[0][0], 0, v[0][2]}, {0, Math.pow(TURN * power, 2), 0}, {v[2][0], 0, v[2][2]},
+            };
+            return new Held(minute, x[1], wander, new double[] {x[0], power, x[2]}, wider, log + Math.log(chance));
         }
 
         private void forward(double minutes) {
@@ -83,7 +92,7 @@ final class HeatBank {
                     v[i][j] = fv[i][0] * f[j][0] + fv[i][1] * f[j][1] + fv[i][2] * f[j][2];
                 }
             }
-            double s2 = Math.pow(WANDER * x[1], 2);
+            double s2 = Math.pow(wander * x[1], 2);
             v[0][0] += s2 * wandered(minutes);
             v[0][2] += s2 * WANDER_MINUTES * (1 - a) * (1 - a);
             v[2][0] = v[0][2];
@@ -119,7 +128,7 @@ final class HeatBank {
                     + v[1][1] * minutes * minutes
                     + v[2][2] * b * b
                     + 2 * (v[0][1] * minutes + v[0][2] * b + v[1][2] * minutes * b)
-                    + Math.pow(WANDER * x[1], 2) * wandered(minutes)
+                    + Math.pow(wander * x[1], 2) * wandered(minutes)
                     + Math.pow(CURVE * x[1] * minutes, 2)
                     + DRIFT_AHEAD * Math.pow(x[1], 2) * minutes * minutes * minutes / 3;
             return new double[] {mean, variance};
@@ -159,15 +168,18 @@ final class HeatBank {
         spawned = atMinute;
         double slope = heat.slope(celsius - shiftKelvin);
         double at = heat.kilojoules(celsius - shiftKelvin);
-        bank.add(began(at, 3 * kelvin * slope, power, UNKNOWN, warmed ? 1 - SAME : 1));
-        if (warmed) {
-            bank.add(began(at, 3 * kelvin * slope, power, KNOWN, SAME));
+        for (double wander : WANDER) {
+            double chance = 1.0 / WANDER.length;
+            bank.add(began(at, 3 * kelvin * slope, power, wander, UNKNOWN, chance * (warmed ? 1 - SAME : 1)));
+            if (warmed) {
+                bank.add(began(at, 3 * kelvin * slope, power, wander, KNOWN, chance * SAME));
+            }
         }
     }
 
-    private static Held began(double at, double off, double power, double unknown, double chance) {
-        double[][] v = {{off * off, 0, 0}, {0, Math.pow(unknown * power, 2), 0}, {0, 0, Math.pow(WANDER * power, 2)}};
-        return new Held(Double.NaN, power, new double[] {at, power, 0}, v, Math.log(chance));
+    private static Held began(double at, double off, double power, double wander, double unknown, double chance) {
+        double[][] v = {{off * off, 0, 0}, {0, Math.pow(unknown * power, 2), 0}, {0, 0, Math.pow(wander * power, 2)}};
+        return new Held(Double.NaN, power, wander, new double[] {at, power, 0}, v, Math.log(chance));
     }
 
     /**
@@ -210,11 +222,12 @@ final class HeatBank {
 
     private void turned(Held from, double chance) {
         spawned = minute;
-        Held turned = from.turned(minute, from.log + Math.log(chance));
         if (chance >= 1) {
             bank.clear();
         }
-        bank.add(turned);
+        for (double to : TO) {
+            bank.add(from.turned(minute, to, chance / TO.length));
+        }
     }
 
     /** When every filter calls one reading after another wild, it is the filters that are lost. */
@@ -231,10 +244,11 @@ final class HeatBank {
         lostHeat = at;
         lost++;
         if (lost >= 2 && minute - lostSince >= LOST_MINUTES) {
-            Held again = best.turned(minute, 0);
+            Held again = best.turned(minute, 1, 1);
             again.x[0] = at;
             again.v[0] = new double[] {4 * variance, 0, 0};
             again.v[1][0] = 0;
+            again.v[1][1] = Math.pow(UNKNOWN * again.x[1], 2);
             again.v[2][0] = 0;
             bank = new ArrayList<>(List.of(again));
             lost = 0;
@@ -255,7 +269,7 @@ final class HeatBank {
             }
             bank.remove(least == null ? bank.get(0) : least);
         }
-        bank.removeIf(held -> held.log < -25 && !(minute - held.since < YOUNG_MINUTES));
+        bank.removeIf(held -> held.log < -12 && !(minute - held.since < YOUNG_MINUTES));
     }
 
     private Held best() {
@@ -304,7 +318,7 @@ final class HeatBank {
             }
         }
         boolean sure = !Double.isNaN(best.since) && others < 0.2;
-        return sure && Math.abs(best.x[1] / best.powerBefore - 1) > WANDER ? best.since : Double.NaN;
+        return sure && Math.abs(best.x[1] / best.powerBefore - 1) > TURNED ? best.since : Double.NaN;
     }
 
     /** Variance of an integrated wander of variance 1 that is known at first. */

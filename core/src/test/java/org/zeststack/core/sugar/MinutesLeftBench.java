@@ -5,13 +5,16 @@ import java.util.Locale;
 import org.testng.annotations.Test;
 import org.zeststack.core.sugar.MinutesLeftScore.Said;
 import org.zeststack.core.sugar.SeededCooks.CookOf;
+import org.zeststack.core.sugar.SeededCooks.Kitchen;
 import org.zeststack.core.sugar.SeededCooks.Reads;
+import org.zeststack.core.sugar.SeededCooks.Turn;
 
 /** A hundred seeded cooks read in four ways. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */
 public class MinutesLeftBench {
 
     private static final long UNSEEN = 2_000_000;
     private static final int COOKS = 100;
+    private static final int FEWER = 40;
     private static final double[] BANDS = {0, 2, 5, 10, 15};
     private static final double[] SINCE = {0, 30, 60, 120, 1e9};
 
@@ -41,6 +44,39 @@ public class MinutesLeftBench {
             say(band + "error", MinutesLeftScore.median(of, Said::off));
             say(band + "covers", MinutesLeftScore.coverage(of));
         }
+    }
+
+    /** By kitchen, how the ring is turned and how it is read. */
+    @Test
+    public void byKind() {
+        for (Kitchen kitchen : Kitchen.values()) {
+            String name =
+                    "minutes left, " + kitchen.name().toLowerCase(Locale.ROOT).replace('_', ' ') + ", ";
+            List<CookOf> steady = SeededCooks.from(UNSEEN, FEWER, Turn.NONE, kitchen);
+            row(name + "every 5 s", scored(steady, Reads.EVERY_FIVE, 0));
+            row(name + "by hand", scored(steady, Reads.BY_HAND, 0));
+            for (Turn turn : List.of(Turn.DOWN, Turn.UP)) {
+                List<CookOf> cooks = SeededCooks.from(UNSEEN, FEWER, turn, kitchen);
+                String way = name + "ring " + turn.name().toLowerCase(Locale.ROOT);
+                row(way + " since 40 s", scored(cooks, Reads.EVERY_FIVE, 40));
+                say(
+                        way + ", named",
+                        cooks.stream().filter(MinutesLeftScore::named).count() / (double) FEWER);
+            }
+        }
+    }
+
+    private static List<Said> scored(List<CookOf> cooks, Reads reads, double sinceTurn) {
+        MinutesLeftScore score = new MinutesLeftScore();
+        cooks.forEach(cook -> score.add(cook, reads));
+        return sinceTurn == 0 ? score.said : score.since(sinceTurn);
+    }
+
+    private static void row(String name, List<Said> of) {
+        say(name + ", error", MinutesLeftScore.median(of, Said::off));
+        say(name + ", bias", MinutesLeftScore.median(of, Said::late));
+        say(name + ", covers", MinutesLeftScore.coverage(of));
+        say(name + ", interval over time left", MinutesLeftScore.median(of, Said::width));
     }
 
     @Test

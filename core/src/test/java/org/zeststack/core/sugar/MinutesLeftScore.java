@@ -24,7 +24,12 @@ final class MinutesLeftScore {
             double truth, double minutes, double low, double high, double[] line, double parabola, double sinceTurn) {
 
         double off() {
-            return Math.abs(minutes - truth);
+            return Math.abs(late());
+        }
+
+        /** Above 0 where too much time was promised. */
+        double late() {
+            return minutes - truth;
         }
 
         double width() {
@@ -72,6 +77,19 @@ final class MinutesLeftScore {
         }
     }
 
+    /** Whether a ring that was turned is said to have been, within 90 s and not before. */
+    static boolean named(SeededCooks.CookOf cook) {
+        BoilWatch watch = new BoilWatch(cook.told(), cook.pressureKpa(), cook.stopHere());
+        for (Point point : cook.readings(SeededCooks.Reads.EVERY_FIVE)) {
+            watch.add(point, point.celsius());
+            double since = 60 * point.minute() - cook.turnedAt();
+            if (!Double.isNaN(watch.turnedAt()) && since <= 90) {
+                return since > 0;
+            }
+        }
+        return false;
+    }
+
     static double median(List<Said> of, ToDoubleFunction<Said> what) {
         return of.isEmpty()
                 ? 0
@@ -98,6 +116,11 @@ final class MinutesLeftScore {
             }
         }
         return best;
+    }
+
+    /** What was said so many seconds after the ring was turned, and later. */
+    List<Said> since(double seconds) {
+        return said.stream().filter(s -> s.sinceTurn >= seconds).toList();
     }
 
     List<Said> between(double least, double greatest) {

@@ -13,7 +13,9 @@ import org.zeststack.core.sugar.CookProgress.Reason;
 import org.zeststack.core.sugar.CookProgress.Taken;
 import org.zeststack.core.sugar.MinutesLeftScore.Said;
 import org.zeststack.core.sugar.SeededCooks.CookOf;
+import org.zeststack.core.sugar.SeededCooks.Kitchen;
 import org.zeststack.core.sugar.SeededCooks.Reads;
+import org.zeststack.core.sugar.SeededCooks.Turn;
 
 /** Minutes left on cooks of a pot that shares no physics with the estimator, seeds not used in choosing its constants. */
 public class MinutesLeftTest {
@@ -72,6 +74,27 @@ public class MinutesLeftTest {
                 "no worse than a parabola");
         assertTrue(MinutesLeftScore.coverage(after) >= 0.8, "covers " + MinutesLeftScore.coverage(after));
         assertTrue(MinutesLeftScore.coverage(later) >= 0.85, "covers " + MinutesLeftScore.coverage(later));
+    }
+
+    /** A quiet ring and a quiet thermometer are learned from what they show: the interval is narrower, a turn is seen at once. */
+    @Test
+    public void aQuietKitchenIsToldMoreSurely() {
+        MinutesLeftScore quiet = new MinutesLeftScore();
+        SeededCooks.from(UNSEEN, COOKS, Turn.NONE, Kitchen.QUIET).forEach(cook -> quiet.add(cook, Reads.EVERY_FIVE));
+        double covered = MinutesLeftScore.coverage(quiet.said);
+        assertTrue(covered >= 0.88 && covered <= 0.98, "covers " + covered);
+        double width = MinutesLeftScore.median(quiet.said, Said::width);
+        double usual = MinutesLeftScore.median(steady.said, Said::width);
+        assertTrue(width < 0.75 * usual, "width over time left %.2f, else %.2f".formatted(width, usual));
+        for (Turn turn : List.of(Turn.DOWN, Turn.UP)) {
+            List<CookOf> turning = SeededCooks.from(UNSEEN, COOKS, turn, Kitchen.QUIET);
+            long named = turning.stream().filter(MinutesLeftScore::named).count();
+            assertTrue(named >= 0.6 * COOKS, turn + ": " + named + " named");
+            MinutesLeftScore score = new MinutesLeftScore();
+            turning.forEach(cook -> score.add(cook, Reads.EVERY_FIVE));
+            double late = MinutesLeftScore.median(score.since(40), Said::late);
+            assertTrue(Math.abs(late) <= 0.3, turn + ": %.2f min too much".formatted(late));
+        }
     }
 
     @Test

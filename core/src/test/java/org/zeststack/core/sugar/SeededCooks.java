@@ -38,6 +38,37 @@ final class SeededCooks {
         }
     }
 
+    /** By how much the ring wanders, as a share, and the readings scatter, K. */
+    enum Kitchen {
+        POOR(0.1, 0.3),
+        QUIET_RING(0.03, 0.3),
+        QUIET(0.03, 0.1);
+
+        final double wander;
+        final double scatter;
+
+        Kitchen(double wander, double scatter) {
+            this.wander = wander;
+            this.scatter = scatter;
+        }
+    }
+
+    /** What a hand does to the ring before the stop: to such a share of its heat. */
+    enum Turn {
+        NONE(1, 2),
+        EITHER(0.65, 1.3),
+        DOWN(0.4, 0.75),
+        UP(1.3, 1.8);
+
+        final double least;
+        final double greatest;
+
+        Turn(double least, double greatest) {
+            this.least = least;
+            this.greatest = greatest;
+        }
+    }
+
     /**
      * One cook.
      *
@@ -78,9 +109,15 @@ final class SeededCooks {
 
     /** So many cooks from a seed on; those that have no way from boil to stop are passed over. */
     static List<CookOf> from(long seed, int many, boolean turned) {
+        return from(seed, many, turned ? Turn.EITHER : Turn.NONE, Kitchen.POOR);
+    }
+
+    /** The same with a ring that is turned so. */
+    static List<CookOf> from(long seed, int many, Turn turn, Kitchen kitchen) {
         List<CookOf> cooks = new ArrayList<>();
         for (long s = seed; cooks.size() < many; s++) {
-            CookOf cook = cook(s, turned);
+            SplittableRandom r = new SplittableRandom(~s);
+            CookOf cook = cook(s, turn, kitchen, r.nextDouble(2, 8), r.nextDouble(turn.least, turn.greatest));
             if (cook != null) {
                 cooks.add(cook);
             }
@@ -91,19 +128,14 @@ final class SeededCooks {
     /** A cook whose ring is turned to a half eight kelvins before the stop. */
     static CookOf halved(long seed) {
         for (long s = seed; ; s++) {
-            CookOf cook = cook(s, true, 8, 0.5);
+            CookOf cook = cook(s, Turn.DOWN, Kitchen.POOR, 8, 0.5);
             if (cook != null) {
                 return cook;
             }
         }
     }
 
-    private static CookOf cook(long seed, boolean turned) {
-        SplittableRandom r = new SplittableRandom(~seed);
-        return cook(seed, turned, r.nextDouble(2, 8), r.nextDouble(0.65, 1.3));
-    }
-
-    private static CookOf cook(long seed, boolean turned, double beforeStopKelvin, double factor) {
+    private static CookOf cook(long seed, Turn turn, Kitchen kitchen, double beforeStopKelvin, double factor) {
         SplittableRandom r = new SplittableRandom(seed);
         double grams = 400 * Math.pow(20, r.nextDouble());
         double pressure = Atmosphere.pressureKpa(r.nextDouble(0, 2500));
@@ -122,11 +154,12 @@ final class SeededCooks {
         really.computeIfPresent(Part.SYRUP_SOLIDS, (p, g) -> g * (1 + r.nextDouble(-0.05, 0.05)));
         Composition real = Composition.of(really, Math.max(21, de + r.nextDouble(-4, 4)));
         double watts = Math.min(3500, 1000 * grams / 1000 * r.nextDouble(0.25, 0.7));
-        SimulatedPot.Ring ring = new SimulatedPot.Ring(pressure, watts, 0.006, 0.1, 0.4 + 0.25 * grams / 1000);
-        SimulatedPot.Probe probe = new SimulatedPot.Probe(8, 0.3 * r.nextGaussian(), 0.3, 0.02, 0.01);
+        SimulatedPot.Ring ring =
+                new SimulatedPot.Ring(pressure, watts, 0.006, kitchen.wander, 0.4 + 0.25 * grams / 1000);
+        SimulatedPot.Probe probe = new SimulatedPot.Probe(8, 0.3 * r.nextGaussian(), kitchen.scatter, 0.02, 0.01);
         List<SimulatedPot.Deed> deeds = List.of();
         double turnedAt = Double.NaN;
-        if (turned) {
+        if (turn != Turn.NONE) {
             SimulatedPot before = new SimulatedPot(real, ring, probe, List.of(), seed);
             double from = stop - beforeStopKelvin;
             turnedAt = reaches(before, from);

@@ -174,15 +174,15 @@ public class CookPageTest extends WithDemo {
     @Test
     public void twoDevicesSeeOneSimulatedCookAndEachItsStrip() {
         Page hand = hand("teo");
+        Page other = hand("ilse");
+        Page all = hand("runa");
         hand.navigate(COOK);
         if (hand.locator("[data-end]").count() > 0) {
             hand.click("[data-end] button");
         }
         hand.selectOption("[data-series] [name=speed]", "60");
         hand.click("text=Use the simulated thermometer");
-        Page other = hand("ilse");
         other.navigate(COOK);
-        Page all = hand("runa");
         all.navigate("/bench/pots");
         assertThat(all.locator(".pots li")).hasCount(1);
         assertThat(hand.locator("[data-out=reading]")).hasText(NUMBER);
