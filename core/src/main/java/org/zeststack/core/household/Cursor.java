@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /** Walks over the tokens of a line and reads numbers and measured amounts. */
 final class Cursor {
@@ -29,6 +30,7 @@ final class Cursor {
             Map.entry("half", 0.5),
             Map.entry("third", 1 / 3.0),
             Map.entry("quarter", 0.25));
+    private static final Pattern NUMBER = Pattern.compile("[0-9]+(?:[.,][0-9]+)*|\\.[0-9]+");
     private static final Set<String> PARTS = Set.of("half", "third", "quarter");
     private static final String[] ABOUT = {
         "about", "approximately", "approx", "circa", "ca", "scarce", "roughly", "around"
@@ -44,10 +46,14 @@ final class Cursor {
     private static final double SCANT = 0.95;
 
     private final List<String> tokens;
+    /** Words of the tokens, each worked out when it is first asked for. */
+    private final String[] words;
+
     private int at;
 
     Cursor(List<String> tokens) {
         this.tokens = tokens;
+        words = new String[tokens.size()];
     }
 
     boolean atEnd() {
@@ -67,7 +73,14 @@ final class Cursor {
     }
 
     String word(int ahead) {
-        return Words.folded(raw(ahead));
+        int place = at + ahead;
+        if (place >= words.length) {
+            return "";
+        }
+        if (words[place] == null) {
+            words[place] = Words.folded(tokens.get(place));
+        }
+        return words[place];
     }
 
     /** Whether a whole number and a fraction stand at a place. */
@@ -79,13 +92,11 @@ final class Cursor {
     }
 
     boolean skip(String... words) {
-        for (String word : words) {
-            if (word(0).equals(word) && !atEnd()) {
-                at++;
-                return true;
-            }
+        if (atEnd() || !List.of(words).contains(word(0))) {
+            return false;
         }
-        return false;
+        at++;
+        return true;
     }
 
     /** The tokens that are left, and moves to the end. */
@@ -139,7 +150,7 @@ final class Cursor {
 
     private OptionalDouble simple() {
         String token = raw(0);
-        if (token.matches("[0-9]+(?:[.,][0-9]+)*|\\.[0-9]+")) {
+        if (NUMBER.matcher(token).matches()) {
             if (raw(1).equals("/")) {
                 return fraction(token);
             }

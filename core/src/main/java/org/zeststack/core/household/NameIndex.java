@@ -206,8 +206,8 @@ final class NameIndex {
 
     /** A plain number that is the percentage of one of the kind: {@code milk chocolate 38}. */
     private boolean isPercentOf(String slug, String word) {
-        return word.matches("[0-9]{2}(?:\\.[0-9])?")
-                && groupOf.containsKey(slug)
+        return groupOf.containsKey(slug)
+                && word.matches("[0-9]{2}(?:\\.[0-9])?")
                 && byGroup.get(groupOf.get(slug)).stream().anyMatch(p -> p.percent == Double.parseDouble(word));
     }
 

@@ -35,16 +35,24 @@ final class Words {
             Map.entry("sm", "small"),
             Map.entry("crm", "cream"));
 
+    private static final Pattern FRACTION = Pattern.compile("([0-9])([\u00bc-\u00be\u2150-\u215e])");
+    private static final Pattern DASH = Pattern.compile("[\u2010-\u2015\u2212]");
+    /** Points that lead from a name to its amount. */
+    private static final Pattern LEADER =
+            Pattern.compile("(?<=\\s)(?:[.\u00b7_]\\s?){2,}(?=\\s|[0-9])|(?:[.\u00b7_]){2,}");
+
+    private static final Pattern SPACE = Pattern.compile("[\\s\u00a0]+");
+    private static final Pattern UNSPOKEN = Pattern.compile("[\\p{M}'\u2019]");
+
     private Words() {}
 
     /** One typographic form: compatibility characters resolved, fractions spaced, all dashes and spaces plain. */
     static String plain(String text) {
-        String spaced = text.replaceAll("([0-9])([\u00bc-\u00be\u2150-\u215e])", "$1 $2");
-        return Normalizer.normalize(spaced, Normalizer.Form.NFKC)
-                .replace('\u2044', '/')
-                .replaceAll("[\u2010-\u2015\u2212]", "-")
-                .replaceAll("(?<=\\s)(?:[.\u00b7_]\\s?){2,}(?=\\s|[0-9])|(?:[.\u00b7_]){2,}", " ")
-                .replaceAll("[\\s\u00a0]+", " ")
+        String spaced = FRACTION.matcher(text).replaceAll("$1 $2");
+        String one = Normalizer.normalize(spaced, Normalizer.Form.NFKC).replace('\u2044', '/');
+        String dashed = DASH.matcher(one).replaceAll("-");
+        return SPACE.matcher(LEADER.matcher(dashed).replaceAll(" "))
+                .replaceAll(" ")
                 .strip();
     }
 
@@ -72,8 +80,8 @@ final class Words {
 
     /** A word without case, accents, apostrophes, final stop or plural. */
     static String folded(String token) {
-        String bare = Normalizer.normalize(token, Normalizer.Form.NFKD)
-                .replaceAll("[\\p{M}'\u2019]", "")
+        String bare = UNSPOKEN.matcher(Normalizer.normalize(token, Normalizer.Form.NFKD))
+                .replaceAll("")
                 .toLowerCase(Locale.ROOT);
         if (bare.length() > 1 && bare.endsWith(".")) {
             bare = bare.substring(0, bare.length() - 1);
