@@ -3,12 +3,15 @@ package org.zeststack.core.run;
 import static org.zeststack.core.quantity.Numbers.fixed;
 import static org.zeststack.core.quantity.Numbers.plain;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
+import org.zeststack.core.workshop.Thermometer;
 
 /**
  * What may be read in a pot or a bowl, the same for the keypad, the lines of a logger, programs and simulated thermometers: what no
@@ -32,6 +35,8 @@ public final class ReadingRules {
 
     private static final Rule UNLIKELY = Rule.of(Rule.About.BENCH, "unlikely-reading");
 
+    private static final Rule THERMOMETERS = Rule.of(Rule.About.BENCH, "thermometers");
+
     private final Bounds bounds;
 
     public ReadingRules(Bounds bounds) {
@@ -41,6 +46,17 @@ public final class ReadingRules {
     /** What a thermometer may show, °C. */
     public Range celsius() {
         return bounds.of("reading").range();
+    }
+
+    /** Whether two thermometers that read so far apart in one stirred pot say the same. */
+    public boolean agree(double apartKelvin) {
+        return Math.abs(apartKelvin) <= greatest(THERMOMETERS, "thermometers-agree");
+    }
+
+    /** Whether a thermometer is to be checked again: it is long ago, or not known to have been at all. */
+    public boolean stale(Thermometer thermometer, LocalDate today) {
+        OptionalLong days = thermometer.checkedDays(today);
+        return days.isEmpty() || days.getAsLong() > greatest(THERMOMETERS, "thermometer-checked");
     }
 
     /**
@@ -71,11 +87,12 @@ public final class ReadingRules {
 
     /** How far apart two readings of a pot may lie, K. */
     private double may(Seen before, Seen seen) {
-        return greatest("pot-springs") + greatest("pot-climbs") * Math.max(0, seen.minute - before.minute);
+        return greatest(UNLIKELY, "pot-springs")
+                + greatest(UNLIKELY, "pot-climbs") * Math.max(0, seen.minute - before.minute);
     }
 
     private Optional<Fault> bowl(double celsius) {
-        if (celsius <= greatest("bowl-scorches")) {
+        if (celsius <= greatest(UNLIKELY, "bowl-scorches")) {
             return Optional.empty();
         }
         return ask(
@@ -84,8 +101,8 @@ public final class ReadingRules {
                         .formatted(plain(celsius), plain(celsius), fixed((celsius - 32) / 1.8, 1)));
     }
 
-    private double greatest(String code) {
-        return UNLIKELY.bound(bounds, code).greatest();
+    private double greatest(Rule rule, String code) {
+        return rule.bound(bounds, code).greatest();
     }
 
     private static Optional<Fault> ask(double given, String question) {

@@ -28,9 +28,6 @@ public record Thermometer(
     public static final Range ICE_READING = new Range(-10, 10, "°C");
     public static final Range BOILING_READING = new Range(70, 115, "°C");
 
-    /** A check is good for so many days (common practice, no source). */
-    public static final int FRESH_DAYS = 30;
-
     public static final Thermometer TRUE = new Thermometer(Kind.PROBE, 0, 100, 100);
 
     /**
@@ -53,12 +50,6 @@ public record Thermometer(
         return checkedOn == null
                 ? OptionalLong.empty()
                 : OptionalLong.of(Math.max(0, ChronoUnit.DAYS.between(checkedOn, today)));
-    }
-
-    /** Whether it is to be checked again: it is long ago, or not known to have been at all. */
-    public boolean stale(LocalDate today) {
-        OptionalLong days = checkedDays(today);
-        return days.isEmpty() || days.getAsLong() > FRESH_DAYS;
     }
 
     /** What it shows at a true temperature: T + e₀ + (e₁ − e₀) T / T_boil. */

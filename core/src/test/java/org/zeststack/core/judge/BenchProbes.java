@@ -2,6 +2,7 @@ package org.zeststack.core.judge;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,10 +15,12 @@ import org.zeststack.core.stack.Bars;
 import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.temper.Feed;
 import org.zeststack.core.temper.Room;
+import org.zeststack.core.workshop.Thermometer;
 
 /** Readings and times that lie beyond a bound. */
 final class BenchProbes {
 
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 27);
     private static final Instant NOW = Instant.parse("2026-11-27T08:00:00Z");
 
     private BenchProbes() {}
@@ -43,11 +46,17 @@ final class BenchProbes {
                 .orElseThrow()
                 .message()
                 .contains("burns"));
+        all.put("thermometer-checked", days -> rules().stale(checked(Math.round(days)), TODAY));
+        all.put("thermometers-agree", kelvin -> !rules().agree(-kelvin));
         all.put("room-wanted", celsius -> Room.advice(celsius, Bars.judgedBy).isPresent());
         all.put("feed-share", share -> new Feed(100, share).provesAgain(Bars.judgedBy));
         all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
                 .isPresent());
         return all;
+    }
+
+    private static Thermometer checked(long daysAgo) {
+        return new Thermometer(Thermometer.Kind.PROBE, 0, 100, 100, TODAY.minusDays(daysAgo));
     }
 
     private static Instant ago(double hours) {

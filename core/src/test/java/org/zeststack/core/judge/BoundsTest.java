@@ -107,9 +107,13 @@ public class BoundsTest {
         }
     }
 
-    /** How far beside a figure the probe goes: a share of it, or a third of a degree. */
+    /** How far beside a figure the probe goes: a share of it, a third of a degree, or a day where days are counted. */
     private static double beside(Bound bound, double figure, double share) {
-        return bound.unit().equals("°C") ? 0.3 : share * figure;
+        return switch (bound.unit()) {
+            case "°C" -> 0.3;
+            case "days" -> 1;
+            default -> share * figure;
+        };
     }
 
     private static Double moved(Bound bound, Double figure, double times) {

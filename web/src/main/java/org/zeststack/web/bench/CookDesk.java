@@ -11,6 +11,7 @@ import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.PotPlan;
+import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.sugar.Cook;
@@ -43,6 +44,7 @@ import org.zeststack.store.Saved;
  * @param second another thermometer held into it; empty where there was none
  * @param thermometers the workshop's other ones, to compare with
  * @param others pots that are on the rings beside this one
+ * @param reads how readings are judged here
  */
 public record CookDesk(
         Cook cook,
@@ -59,10 +61,8 @@ public record CookDesk(
         Learned learned,
         Optional<Second> second,
         List<Saved<Thermometer>> thermometers,
-        List<PotStrip> others) {
-
-    /** Two good probes in one stirred pot agree within this, K (common practice, no source). */
-    private static final double AGREE_KELVIN = 1;
+        List<PotStrip> others,
+        ReadingRules reads) {
 
     /**
      * Another thermometer in the same pot.
@@ -70,12 +70,7 @@ public record CookDesk(
      * @param celsius its true temperature
      * @param apartKelvin that less the first one's true temperature then
      */
-    public record Second(String name, double celsius, double apartKelvin) {
-
-        public boolean agrees() {
-            return Math.abs(apartKelvin) <= AGREE_KELVIN;
-        }
-    }
+    public record Second(String name, double celsius, double apartKelvin) {}
 
     static CookDesk of(
             RunSheet sheet,
@@ -120,7 +115,13 @@ public record CookDesk(
                 thermometers.stream()
                         .filter(t -> !t.name().equals(sheet.thermometerName()))
                         .toList(),
-                others);
+                others,
+                new ReadingRules(bounds));
+    }
+
+    /** Whether the other thermometer says the same; not where there was none. */
+    public boolean agrees() {
+        return second.filter(s -> reads.agree(s.apartKelvin())).isPresent();
     }
 
     /** How hot it is meant to become next, °C; without end where that is told by a look. */
@@ -148,7 +149,7 @@ public record CookDesk(
 
     /** What is to be said of when the thermometer was checked; empty where that is not long ago. */
     public String checked(Thermometer thermometer, LocalDate today) {
-        if (!thermometer.stale(today)) {
+        if (!reads.stale(thermometer, today)) {
             return "";
         }
         OptionalLong days = thermometer.checkedDays(today);

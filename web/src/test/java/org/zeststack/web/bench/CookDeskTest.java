@@ -6,12 +6,16 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.testng.annotations.Test;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.Learned;
@@ -21,10 +25,21 @@ import org.zeststack.core.workshop.Thermometer;
 public class CookDeskTest {
 
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 27);
-    private static final Composition SYRUP =
-            Composition.of(java.util.Map.of(Part.SUCROSE, 700.0, Part.WATER, 300.0), 42);
+    private static final Composition SYRUP = Composition.of(Map.of(Part.SUCROSE, 700.0, Part.WATER, 300.0), 42);
 
     private static CookDesk desk(Learned learned) {
+        return desk(learned, Optional.empty(), Bounds.shipped());
+    }
+
+    private static CookDesk desk(double apartKelvin, Bounds bounds) {
+        return desk(Learned.NOTHING, Optional.of(new CookDesk.Second("Short probe", 112, apartKelvin)), bounds);
+    }
+
+    private static Bounds own(double kelvin) {
+        return Bounds.with(Map.of("thermometers-agree", new Bound.Figures(null, null, kelvin)));
+    }
+
+    private static CookDesk desk(Learned learned, Optional<CookDesk.Second> second, Bounds bounds) {
         Cook cook = Cook.to(SYRUP, 121, Atmosphere.pressureKpa(650));
         return new CookDesk(
                 cook,
@@ -39,9 +54,10 @@ public class CookDeskTest {
                 List.of(),
                 Stages.Naming.PRINTED,
                 learned,
-                Optional.empty(),
+                second,
                 List.of(),
-                List.of());
+                List.of(),
+                new ReadingRules(bounds));
     }
 
     private static Thermometer checked(LocalDate on) {
@@ -66,12 +82,15 @@ public class CookDeskTest {
         assertEquals(desk(climbs).takeOffReading(probe), probe.readingAt(stop - 0.7), 1e-9);
     }
 
+    /** Two good probes in one stirred pot agree within a kelvin (common practice, no source), or within what this workshop says. */
     @Test
     public void twoThermometersAgreeWithinAKelvin() {
-        assertTrue(new CookDesk.Second("Short probe", 112, 1).agrees());
-        assertTrue(new CookDesk.Second("Short probe", 112, -1).agrees());
-        assertFalse(new CookDesk.Second("Short probe", 112, 1.01).agrees());
-        assertFalse(new CookDesk.Second("Short probe", 112, -1.01).agrees());
+        for (double apart : new double[] {1, -1}) {
+            assertTrue(desk(apart, Bounds.shipped()).agrees());
+            assertFalse(desk(1.01 * apart, Bounds.shipped()).agrees());
+            assertTrue(desk(1.01 * apart, own(2)).agrees());
+        }
+        assertFalse(desk(Learned.NOTHING).agrees(), "none was held beside it");
     }
 
     @Test
