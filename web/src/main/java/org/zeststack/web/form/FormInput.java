@@ -214,12 +214,13 @@ public final class FormInput {
         return limited(field, most);
     }
 
-    /** Text of at most {@code most} characters, or none. */
+    /** Text of at most {@code most} characters, or none; of a longer one, which is told, only as many are read. */
     public String limited(String field, int most) {
         String text = text(field).strip();
         if (text.length() > most) {
             faults.add(
                     Fault.of(field, shortened(text), "%d characters; at most %d fit.".formatted(text.length(), most)));
+            return text.substring(0, most);
         }
         return text;
     }

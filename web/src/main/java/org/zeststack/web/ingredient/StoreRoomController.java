@@ -37,6 +37,7 @@ import org.zeststack.web.shelf.Shelf;
 class StoreRoomController {
 
     private static final int MOST_FOUND = 12;
+    private static final int MOST_OF_A_PACK = 60;
     private static final Ingredient NEW = new Ingredient(
             "",
             "",
@@ -277,7 +278,13 @@ class StoreRoomController {
         List<Ingredient> ordered = new ArrayList<>();
         List<String> unknown = new ArrayList<>();
         String plain = form.limited("ingredients", 2000).replaceAll("\\([^)]*\\)|[0-9]+(?:[.,][0-9]+)? ?%", "");
-        for (String word : plain.split("[,;\\n]")) {
+        List<String> words = List.of(plain.split("[,;\\n]"));
+        if (words.size() > MOST_OF_A_PACK) {
+            form.add(Fault.of(
+                    "ingredients", "", "%d ingredients; at most %d are read.".formatted(words.size(), MOST_OF_A_PACK)));
+            return ordered;
+        }
+        for (String word : words) {
             String name = word.strip().replaceAll("\\.$", "");
             if (!name.isEmpty()) {
                 var read = shelf.reader().read("100 g " + name, org.zeststack.core.household.Measures.METRIC);

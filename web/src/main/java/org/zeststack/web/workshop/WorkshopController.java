@@ -19,12 +19,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.form.FormInput;
@@ -42,11 +44,13 @@ class WorkshopController {
     private static final String HOME = "redirect:/workshop";
 
     private final WorkshopStore workshop;
+    private final OwnBounds own;
     private final Aside aside;
     private final Clock clock;
 
-    WorkshopController(WorkshopStore workshop, Aside aside, Clock clock) {
+    WorkshopController(WorkshopStore workshop, OwnBounds own, Aside aside, Clock clock) {
         this.workshop = workshop;
+        this.own = own;
         this.aside = aside;
         this.clock = clock;
     }
@@ -56,6 +60,7 @@ class WorkshopController {
         model.addAttribute("workshop", place());
         List<PutAside> away = new ArrayList<>();
         model.addAttribute("today", LocalDate.now());
+        model.addAttribute("reads", new ReadingRules(own.bounds()));
         model.addAttribute("thermometers", there("thermometers", workshop.thermometers(), away));
         List<Saved<Mould>> moulds = there("moulds", workshop.moulds(), away);
         model.addAttribute("moulds", moulds);

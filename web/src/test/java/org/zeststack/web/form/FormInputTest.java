@@ -48,7 +48,7 @@ public class FormInputTest {
         assertNull(form.choice("d", Thermometer.Kind.class));
         assertEquals(form.required("e", 5), "x");
         form.required("nothing", 5);
-        form.limited("e", 0);
+        assertEquals(form.limited("e", 0), "", "no more is read than fits");
         assertEquals(form.faults().size(), 4);
     }
 

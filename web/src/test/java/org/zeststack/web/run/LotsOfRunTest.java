@@ -142,6 +142,12 @@ public class LotsOfRunTest extends WithDemo {
         page.fill("#ingredients", "sugar, palm fat, roasted hazelnuts (13 %), skimmed milk powder, odd gum");
         page.click("text=Estimate");
         assertThat(page.locator("#fault-ingredients")).containsText("odd gum");
+        page.fill("#ingredients", "sugar, ".repeat(61));
+        page.click("text=Estimate");
+        assertThat(page.locator("#fault-ingredients")).containsText("at most 60 are read");
+        page.fill("#ingredients", "1/".repeat(19_000));
+        page.click("text=Estimate");
+        assertThat(page.locator("#fault-ingredients")).containsText("at most 2000 fit");
         page.fill("#ingredients", "sugar, palm fat, roasted hazelnuts (13 %), skimmed milk powder");
         page.click("text=Estimate");
         assertThat(page.locator("aside")).containsText("sucrose");
