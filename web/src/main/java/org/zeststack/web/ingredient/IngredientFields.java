@@ -136,7 +136,7 @@ final class IngredientFields {
                     activity,
                     wet,
                     household,
-                    words(form.limited("also", 400)),
+                    words(form.limited("also", 2000)),
                     words(form.limited("allergens", 200)),
                     basis,
                     basis == before.basis() ? before.plusMinus() : Map.of(),

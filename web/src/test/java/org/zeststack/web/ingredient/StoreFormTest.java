@@ -24,7 +24,7 @@ public class StoreFormTest {
         for (Ingredient ingredient : IngredientTable.shipped().all()) {
             FormInput form = FormInput.of(IngredientFields.of(ingredient));
             Optional<Ingredient> read = IngredientFields.read(form, ingredient);
-            assertTrue(read.isPresent(), ingredient.slug() + " " + form.faults());
+            assertTrue(read.isPresent() && !form.faulty(), ingredient.slug() + " " + form.faults());
             assertEquals(
                     read.get().per100Grams().byPart().keySet(),
                     ingredient.per100Grams().byPart().keySet());
