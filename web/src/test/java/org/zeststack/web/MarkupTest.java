@@ -113,11 +113,11 @@ public class MarkupTest extends WithDemo {
     /** Every page that is reached from the first one; what became markup, by address. */
     static Map<String, Object> crawled(Page page) {
         Set<String> seen = new LinkedHashSet<>(List.of("/"));
-        List<String> todo = new ArrayList<>(seen);
+        List<String> waiting = new ArrayList<>(seen);
         Map<String, Object> marked = new TreeMap<>();
         Map<String, Integer> kinds = new TreeMap<>();
-        for (int i = 0; i < todo.size(); i++) {
-            if (kinds.merge(todo.get(i).replaceAll("[0-9a-f-]*[0-9][0-9a-f-]*|=[^&]*", "*"), 1, Integer::sum)
+        for (int i = 0; i < waiting.size(); i++) {
+            if (kinds.merge(waiting.get(i).replaceAll("[0-9a-f-]*[0-9][0-9a-f-]*|=[^&]*", "*"), 1, Integer::sum)
                     > OF_A_KIND) {
                 continue;
             }
@@ -127,13 +127,13 @@ public class MarkupTest extends WithDemo {
                             + " const links = [...new DOMParser().parseFromString(html, 'text/html').querySelectorAll('a[href^=\"/\"]')];"
                             + " return { status: answer.status, found: (" + MARKED + ")(html),"
                             + " links: links.map((a) => a.getAttribute('href').split('#')[0]) }; }",
-                    todo.get(i));
+                    waiting.get(i));
             if (!Integer.valueOf(0).equals(answer.get("found")) || (Integer) answer.get("status") >= 500) {
-                marked.put(todo.get(i), answer.get("status") + ": " + answer.get("found"));
+                marked.put(waiting.get(i), answer.get("status") + ": " + answer.get("found"));
             }
             for (Object link : (List<?>) answer.get("links")) {
                 if (seen.add((String) link)) {
-                    todo.add((String) link);
+                    waiting.add((String) link);
                 }
             }
         }

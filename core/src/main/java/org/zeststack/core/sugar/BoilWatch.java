@@ -308,7 +308,9 @@ final class BoilWatch {
 
     /** How readings of this pot scatter about the line between their neighbours, as far as they come close enough to tell. */
     private static final class Scatter {
+        /** No thermometer in a pot is believed to scatter less, K; how close readings tell, and how many (our own choice). */
         private static final double LEAST_KELVIN = 0.1;
+
         private static final double CLOSE_MINUTES = 12 / 60.0;
         private static final int MOST = 25;
         private static final int ENOUGH = 9;
@@ -323,9 +325,7 @@ final class BoilWatch {
             if (last != null && point.minute() - last.minute() < LEAST_APART) {
                 return;
             }
-            if (before != null
-                    && point.minute() > before.minute()
-                    && point.minute() - before.minute() <= 2 * CLOSE_MINUTES) {
+            if (before != null && point.minute() - before.minute() <= 2 * CLOSE_MINUTES) {
                 double share = (last.minute() - before.minute()) / (point.minute() - before.minute());
                 double line = before.celsius() + share * (point.celsius() - before.celsius());
                 off.add(Math.abs(last.celsius() - line) / Math.sqrt(1 + share * share + (1 - share) * (1 - share)));
