@@ -75,9 +75,11 @@ final class MassAccount {
         };
     }
 
-    private static Question question(RunSheet.FormulaBatch batch, double weighed, Double lost) {
+    private Question question(RunSheet.FormulaBatch batch, double weighed, Double lost) {
         if (lost == null) {
-            return Question.NONE;
+            boolean some = sheet.firstPots(batch.key()).stream()
+                    .anyMatch(b -> state.finishedGrams(b.key()).isPresent());
+            return some ? Question.NOT_EVERY_BATCH_WEIGHED : Question.NONE;
         }
         if (lost < -SCALE_GRAMS) {
             return Question.HEAVIER_THAN_WEIGHED_OUT;

@@ -10,7 +10,7 @@ import java.util.List;
  * @param weighed everything weighed out or melted
  * @param finished on the scale when it was done
  * @param outs where it went
- * @param question what about the figures cannot be; empty where nothing
+ * @param question what about the figures cannot be or is not known; empty where nothing
  */
 public record MassFlow(String key, String name, Amount weighed, Amount finished, List<Out> outs, Question question) {
 
@@ -61,9 +61,10 @@ public record MassFlow(String key, String name, Amount weighed, Amount finished,
         }
     }
 
-    /** What cannot be. */
+    /** What cannot be, or is not known. */
     public enum Question {
         NONE(""),
+        NOT_EVERY_BATCH_WEIGHED("Not every batch was weighed back: what came of it in all is not known."),
         MORE_THAN_ITS_WATER(
                 "More went off as steam than there was water in it: was everything in the pot weighed, and the tare taken off?"),
         HEAVIER_THAN_WEIGHED_OUT("It weighs more than what was weighed out: is the pot's own weight in it?"),

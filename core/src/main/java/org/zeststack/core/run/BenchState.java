@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.zeststack.core.air.AfterCold;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.method.Act;
@@ -87,7 +88,7 @@ public final class BenchState {
     /** The step that pours what was next is done with it. */
     private void pour(String component, BenchEntry entry) {
         int number = poured.merge(component, 1, Integer::sum) - 1;
-        sheet.formula(component)
+        sheet.pot(component)
                 .map(RunSheet.FormulaBatch::pours)
                 .filter(pours -> number < pours.size())
                 .ifPresent(pours -> done.put(pours.get(number).step(), entry));
@@ -225,6 +226,10 @@ public final class BenchState {
 
     /** What was weighed out for a batch, with what was really used of what goes in to effect, g. */
     public double rawGrams(RunSheet.FormulaBatch batch) {
+        List<RunSheet.FormulaBatch> each = sheet.firstPots(batch.key());
+        if (each.size() > 1) {
+            return each.stream().mapToDouble(this::rawGrams).sum();
+        }
         double grams = batch.rawGrams();
         for (RunSheet.BatchLine line : batch.lines()) {
             grams += actualGrams(batch.key(), line.ingredient()).orElse(line.grams()) - line.grams();
@@ -237,9 +242,22 @@ public final class BenchState {
         return batch.finishedGrams() * rawGrams(batch) / batch.rawGrams();
     }
 
-    /** Grams really used of a line that goes in to effect, the last ones written down. */
+    /** Grams really used of a line that goes in to effect, the last ones written down; of several batches once each was. */
     public Optional<Double> actualGrams(String component, String ingredient) {
-        return Optional.ofNullable(actuals.get(component + " " + ingredient));
+        return all(component, key -> Optional.ofNullable(actuals.get(key + " " + ingredient)));
+    }
+
+    /** The sum over the batches of a formula of what is known of each; empty where one is not known. Of anything else its own. */
+    private Optional<Double> all(String component, Function<String, Optional<Double>> known) {
+        List<RunSheet.FormulaBatch> each = sheet.firstPots(component);
+        if (each.size() < 2) {
+            return known.apply(component);
+        }
+        List<Double> some =
+                each.stream().flatMap(b -> known.apply(b.key()).stream()).toList();
+        return some.size() < each.size()
+                ? Optional.empty()
+                : Optional.of(some.stream().mapToDouble(Double::doubleValue).sum());
     }
 
     /** Air that was measured in something whipped, by the last cup weighed. */
@@ -330,9 +348,13 @@ public final class BenchState {
 
     /**
      * What a component weighed when it was put on the scale, at whichever of its steps; the last one stands. Where it was not, what its
-     * pot held when it was weighed off the ring.
+     * pot held when it was weighed off the ring. Of a formula made in several batches it is known once each was weighed.
      */
     public Optional<Double> finishedGrams(String component) {
+        return all(component, this::weighedBack);
+    }
+
+    private Optional<Double> weighedBack(String component) {
         return sheet.steps().stream()
                 .filter(s -> s.component().equals(component))
                 .map(s -> weighedGrams(s.id()))
@@ -343,9 +365,18 @@ public final class BenchState {
 
     /**
      * How moist a batch's pot was when it was done, by the scale: weighed in its pot at the cook or taken off, else by what came of
-     * it less what went in after; empty where it was not weighed or cannot have weighed that.
+     * it less what went in after; empty where it was not weighed or cannot have weighed that. Of several batches the mean of those
+     * weighed.
      */
     public Optional<Double> moisture(RunSheet.FormulaBatch batch) {
+        List<RunSheet.FormulaBatch> each = sheet.firstPots(batch.key());
+        if (each.size() > 1) {
+            OptionalDouble mean = each.stream()
+                    .flatMap(b -> moisture(b).stream())
+                    .mapToDouble(Double::doubleValue)
+                    .average();
+            return mean.isPresent() ? Optional.of(mean.getAsDouble()) : Optional.empty();
+        }
         Optional<Double> inPot = sheet.steps().stream()
                 .filter(s -> s.component().equals(batch.key()) && s.how().does() == Act.COOK)
                 .map(s -> potWeighed(batch.key(), s.id()))

@@ -18,16 +18,20 @@ public final class GoingOn {
         String component = layer.map(RunSheet.LayerTarget::component)
                 .filter(c -> !c.isEmpty())
                 .orElse(step.component());
-        return sheet.inTemper(component).flatMap(bowl -> {
-            if (state.waterIn(bowl.key()).isPresent()) {
-                return Optional.of(
-                        "Water is in %s: it thickens and does not come back into temper.".formatted(bowl.name()));
-            }
-            return state.proof(bowl.key())
-                    .filter(e -> !((EntryBody.Proof) e.body()).passed())
-                    .filter(e -> !state.begunAnew(bowl.key(), e.at()))
-                    .map(e -> "The last proof of %s did not pass.".formatted(bowl.name()));
-        });
+        return sheet.bowls(component).stream()
+                .flatMap(bowl -> against(state, bowl).stream())
+                .findFirst();
+    }
+
+    private static Optional<String> against(BenchState state, RunSheet.InTemper bowl) {
+        if (state.waterIn(bowl.key()).isPresent()) {
+            return Optional.of(
+                    "Water is in %s: it thickens and does not come back into temper.".formatted(bowl.name()));
+        }
+        return state.proof(bowl.key())
+                .filter(e -> !((EntryBody.Proof) e.body()).passed())
+                .filter(e -> !state.begunAnew(bowl.key(), e.at()))
+                .map(e -> "The last proof of %s did not pass.".formatted(bowl.name()));
     }
 
     /** Why a run of this bar will fail, one sentence each; none where it will not. */

@@ -38,7 +38,7 @@ public final class Plausibility {
             return tally(tally);
         }
         if (body instanceof EntryBody.Actual actual) {
-            return sheet.formula(actual.component()).flatMap(f -> f.lines().stream()
+            return sheet.pot(actual.component()).flatMap(f -> f.lines().stream()
                     .filter(l -> l.ingredient().equals(actual.ingredient()))
                     .findFirst()
                     .flatMap(l -> apart("actualGrams", actual.grams(), l.grams(), l.mostGrams())));
@@ -47,7 +47,7 @@ public final class Plausibility {
     }
 
     private Optional<Fault> finished(EntryBody.StepDone done) {
-        Optional<RunSheet.FormulaBatch> of = sheet.step(done.step()).flatMap(s -> sheet.formula(s.component()));
+        Optional<RunSheet.FormulaBatch> of = sheet.step(done.step()).flatMap(s -> sheet.pot(s.component()));
         if (of.isEmpty()) {
             return Optional.empty();
         }

@@ -1,5 +1,7 @@
 package org.zeststack.core.run;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +19,24 @@ import org.zeststack.core.sugar.Moistures;
  */
 public record PotPlan(Mass start, List<Pour> pours, Second second, Bowl bowl) {
 
+    /** So much of it, as the pots of a batch of its own. */
+    PotPlan of(String batch, double share) {
+        List<Pour> poured = new ArrayList<>();
+        for (Pour pour : pours) {
+            poured.add(new Pour(
+                    StepList.pour(batch, poured.size()),
+                    pour.names,
+                    pour.mass.times(share),
+                    pour.atCelsius,
+                    pour.reading));
+        }
+        return new PotPlan(
+                start.times(share),
+                poured,
+                second == null ? null : second.times(share),
+                bowl == null ? null : bowl.times(share));
+    }
+
     /** A mass as a sheet keeps it. */
     public record Mass(Map<Part, Double> grams, double dextroseEquivalent) {
 
@@ -26,6 +46,16 @@ public record PotPlan(Mass start, List<Pour> pours, Second second, Bowl bowl) {
 
         public Composition composition() {
             return Composition.of(grams, dextroseEquivalent);
+        }
+
+        static Map<Part, Double> times(Map<Part, Double> grams, double share) {
+            Map<Part, Double> some = new LinkedHashMap<>();
+            grams.forEach((part, of) -> some.put(part, of * share));
+            return some;
+        }
+
+        private Mass times(double share) {
+            return new Mass(times(grams, share), dextroseEquivalent);
         }
     }
 
@@ -40,6 +70,10 @@ public record PotPlan(Mass start, List<Pour> pours, Second second, Bowl bowl) {
         /** How moist it is where it weighs so much; empty where it cannot weigh that. */
         public Optional<Double> moisture(double grams) {
             return Moistures.of(mass.composition(), grams);
+        }
+
+        private Bowl times(double share) {
+            return new Bowl(mass.times(share), doneGrams == null ? null : Double.valueOf(doneGrams * share));
         }
     }
 
@@ -68,5 +102,10 @@ public record PotPlan(Mass start, List<Pour> pours, Second second, Bowl bowl) {
             double stopCelsius,
             double stopCelsiusHere,
             double stopReading,
-            double cookedGrams) {}
+            double cookedGrams) {
+
+        private Second times(double share) {
+            return new Second(names, mass.times(share), stopCelsius, stopCelsiusHere, stopReading, cookedGrams * share);
+        }
+    }
 }

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Composition;
@@ -148,9 +150,10 @@ public record RunSheet(
             mixedFraction = mixedFraction == null ? Double.valueOf(0) : mixedFraction;
         }
 
-        /** Share of its mass that is of a component. */
+        /** Share of its mass that is of a component, or of one of its batches. */
         public double shareOf(String key) {
-            return (component.equals(key) ? 1 - mixedFraction : 0) + (mixed.equals(key) ? mixedFraction : 0);
+            String whole = FormulaBatch.wholeKey(key);
+            return (component.equals(whole) ? 1 - mixedFraction : 0) + (mixed.equals(whole) ? mixedFraction : 0);
         }
     }
 
@@ -176,12 +179,17 @@ public record RunSheet(
         public boolean ranges() {
             return mostGrams > grams * 1.001;
         }
+
+        /** The line for one of so many equal batches. */
+        public BatchLine times(double share) {
+            return new BatchLine(ingredient, name, grams * share, role, toEffect, mostGrams * share);
+        }
     }
 
     /**
      * A formula scaled to this run.
      *
-     * @param key component key, {@code formula-ID-vN}
+     * @param key component key, {@code formula-ID-vN}; that of one of its batches ends with its number
      * @param depositGrams what is laid of it, off-cuts and spare pieces included
      * @param usableGrams what reaches the pieces and other formulas
      * @param factor what every line of the formula was multiplied by, apart from counted pieces
@@ -235,6 +243,21 @@ public record RunSheet(
 
         /** What the key of a second pot ends with. */
         public static final String SECOND = "~second";
+
+        /** Key of the formula that a batch or a pot is of; any other key as it is. */
+        public static String wholeKey(String key) {
+            String pot = key.endsWith(SECOND) ? key.substring(0, key.length() - SECOND.length()) : key;
+            int mark = pot.indexOf(EqualBatches.MARK);
+            return mark < 0 ? pot : pot.substring(0, mark);
+        }
+
+        /** What the steps of a sheet make of its formulas: batches each on its own; on older sheets all of them as one. */
+        static List<FormulaBatch> firstPots(List<FormulaBatch> formulas, List<BenchStep> steps) {
+            Set<String> worked = steps.stream().map(BenchStep::component).collect(Collectors.toSet());
+            return formulas.stream()
+                    .flatMap(f -> worked.contains(EqualBatches.key(f, 1)) ? EqualBatches.of(f).stream() : Stream.of(f))
+                    .toList();
+        }
 
         /** Sheets frozen before called the finished mass usable, and knew neither off-cuts nor what others take. */
         public FormulaBatch {
@@ -425,6 +448,14 @@ public record RunSheet(
                 .toList();
     }
 
+    /** What is tempered of a component: itself, or each of its batches. */
+    public List<InTemper> bowls(String component) {
+        List<String> batches =
+                firstPots(component).stream().map(FormulaBatch::key).toList();
+        return (batches.isEmpty() ? List.of(component) : batches)
+                .stream().flatMap(key -> inTemper(key).stream()).toList();
+    }
+
     /** What is tempered under a key; empty for everything else. */
     public Optional<InTemper> inTemper(String key) {
         Optional<InTemper> couverture = couverture(key).flatMap(c -> c.window()
@@ -436,8 +467,7 @@ public record RunSheet(
                         c.cocoaButterFraction(),
                         c.bowlGrams(),
                         InTemper.COUVERTURE_SETS_MINUTES)));
-        return couverture.or(() -> formula(key)
-                .filter(f -> f.fat() != null
+        return couverture.or(() -> pot(key).filter(f -> f.fat() != null
                         && steps.stream()
                                 .anyMatch(s -> s.kind() == StepKind.TEMPER
                                         && s.component().equals(key)))
@@ -606,7 +636,7 @@ public record RunSheet(
     public boolean weighsAt(BenchStep step) {
         return step.kind() == StepKind.MIX
                 || step.kind() == StepKind.COOK
-                        && formula(step.component()).isPresent()
+                        && pot(step.component()).filter(p -> !p.inSecondPot()).isPresent()
                         && steps.stream()
                                 .noneMatch(s -> s.kind() == StepKind.MIX
                                         && s.component().equals(step.component()));
@@ -616,9 +646,21 @@ public record RunSheet(
         return formulas.stream().filter(f -> f.key().equals(key)).findFirst();
     }
 
+    /** What is made on its own: each batch of a formula. */
+    public List<FormulaBatch> firstPots() {
+        return FormulaBatch.firstPots(formulas, steps);
+    }
+
+    /** The batches of a formula, by its key; none where it has none of that key. */
+    public List<FormulaBatch> firstPots(String key) {
+        return firstPots().stream()
+                .filter(b -> FormulaBatch.wholeKey(b.key()).equals(key))
+                .toList();
+    }
+
     /** Batches, each with what cooks in its second pot behind it. */
     public List<FormulaBatch> pots() {
-        return formulas.stream()
+        return firstPots().stream()
                 .flatMap(f -> Stream.concat(Stream.of(f), f.second().stream()))
                 .toList();
     }
@@ -630,7 +672,7 @@ public record RunSheet(
 
     /** The batch that a pot belongs to: itself, or the one that it is the second pot of. */
     public Optional<FormulaBatch> whole(String key) {
-        return formulas.stream()
+        return firstPots().stream()
                 .filter(f -> f.key().equals(key)
                         || f.second().filter(s -> s.key().equals(key)).isPresent())
                 .findFirst();

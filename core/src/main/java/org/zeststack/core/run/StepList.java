@@ -49,6 +49,7 @@ final class StepList {
     private final List<RunSheet.FormulaBatch> left;
     private final List<BenchStep> steps = new ArrayList<>();
     private final Set<String> begun = new HashSet<>();
+    private String which = "";
 
     private StepList(
             RunOrder order,
@@ -117,24 +118,35 @@ final class StepList {
         }
         makeAll(left.stream().filter(p -> p.taken().containsKey(batch.name())).toList());
         left.remove(batch);
-        int pours = 0;
-        for (MethodStep step : batch.method()) {
-            if (step.does() == Act.ADD) {
-                pour(batch, step, pours++);
-            } else {
-                formula(batch, step);
+        List<RunSheet.FormulaBatch> each = EqualBatches.of(batch);
+        boolean several = each.size() > 1;
+        if (several) {
+            batch.method().stream().filter(s -> s.does() == Act.WEIGH).forEach(s -> weigh(batch, s));
+        }
+        for (RunSheet.FormulaBatch one : each) {
+            which = several ? "Batch %d of %d.".formatted(each.indexOf(one) + 1, each.size()) : "";
+            int pours = 0;
+            for (MethodStep step : one.method()) {
+                if (step.does() == Act.ADD) {
+                    pour(one, step, pours++);
+                } else if (step.does() != Act.WEIGH || !several) {
+                    formula(one, step);
+                }
             }
         }
     }
 
+    /** What goes into all its batches is weighed out at once, for each apart. */
+    private void weigh(RunSheet.FormulaBatch batch, MethodStep step) {
+        String shared = batch.sharedOut().isEmpty() ? "" : ": " + batch.sharedOut();
+        String detail =
+                "%d ingredients, %s g in all%s".formatted(batch.lines().size(), fixed(batch.rawGrams(), 0), shared);
+        add("weigh:" + batch.key(), StepKind.WEIGH, batch.key(), "", "Weigh out " + batch.name(), detail, step);
+    }
+
     private void formula(RunSheet.FormulaBatch batch, MethodStep step) {
         switch (step.does()) {
-            case WEIGH -> {
-                String shared = batch.sharedOut().isEmpty() ? "" : ": " + batch.sharedOut();
-                String detail = "%d ingredients, %s g in all%s"
-                        .formatted(batch.lines().size(), fixed(batch.rawGrams(), 0), shared);
-                add("weigh:" + batch.key(), StepKind.WEIGH, batch.key(), "", "Weigh out " + batch.name(), detail, step);
-            }
+            case WEIGH -> weigh(batch, step);
             case COOK -> cook(batch, step);
             case YIELD -> {
                 String detail = batch.spreads()
@@ -145,7 +157,7 @@ final class StepList {
             }
             case SECOND_POT -> second(batch.second().orElseThrow(), step);
             case TEMPER -> temper(batch, step);
-            default -> hand(batch.key(), step);
+            default -> hand(batch, step);
         }
     }
 
@@ -154,10 +166,10 @@ final class StepList {
         Optional<TemperWindow> window =
                 TemperWindow.byFat(batch.fat().cocoaButter(), batch.fat().other());
         if (window.isEmpty()) {
-            hand(batch.key(), step);
+            hand(batch, step);
             return;
         }
-        double grams = batch.finishedGrams() / batch.batches();
+        double grams = batch.finishedGrams();
         String words = order.measured()
                 ? inWords(grams, window.get())
                 : "%s g: cool it, stirring, until it thickens and a smear sets in 5 to 10 min."
@@ -176,11 +188,8 @@ final class StepList {
                 ? ""
                 : ", when the pot reads %s °C on %s".formatted(fixed(pour.reading(), 1), order.thermometerName());
         String detail = "%s g: %s%s."
-                .formatted(
-                        fixed(pour.mass().composition().totalGrams() / batch.batches(), 0),
-                        String.join(", ", pour.names()),
-                        when);
-        add(pour.step(), StepKind.HAND, batch.key(), "", step.action(), detail, step);
+                .formatted(fixed(pour.mass().composition().totalGrams(), 0), String.join(", ", pour.names()), when);
+        add(pour.step(), StepKind.HAND, batch.key(), "", step.action(), (which + " " + detail).strip(), step);
     }
 
     private void second(RunSheet.FormulaBatch second, MethodStep step) {
@@ -204,18 +213,19 @@ final class StepList {
 
     /** The stop of a pot without a thermometer: what it weighs then, and how a drop in cold water is. */
     private static String unread(RunSheet.FormulaBatch batch) {
-        double each = batch.batches();
-        String pot = batch.batches() > 1 ? "Each pot" : "The pot";
-        return "%s holds %s g, and %s g when it is done: weigh it, less its own weight. A drop in cold water: %s."
+        return "The pot holds %s g, and %s g when it is done: weigh it, less its own weight. A drop in cold water: %s."
                 .formatted(
-                        pot,
-                        fixed(batch.pot().totalGrams() / each, 0),
-                        fixed(batch.cookedGrams() / each, 0),
+                        fixed(batch.pot().totalGrams(), 0),
+                        fixed(batch.cookedGrams(), 0),
                         Stages.nameAt(batch.stopCelsius()));
     }
 
-    private void hand(String component, MethodStep step) {
-        add("do:" + component + ":" + steps.size(), StepKind.HAND, component, "", step.action(), "", step);
+    private void hand(RunSheet.FormulaBatch batch, MethodStep step) {
+        hand(batch.key(), which, step);
+    }
+
+    private void hand(String component, String detail, MethodStep step) {
+        add("do:" + component + ":" + steps.size(), StepKind.HAND, component, "", step.action(), detail, step);
     }
 
     /** A step of the pieces other than laying. */
@@ -228,7 +238,7 @@ final class StepList {
                 String last = moulds.carrier().equals("mould") ? "Release and count" : "Finish and count";
                 add("release:", StepKind.RELEASE, "", "", last, "Look, sort, count by reason.", step);
             }
-            default -> hand("", step);
+            default -> hand("", "", step);
         }
     }
 

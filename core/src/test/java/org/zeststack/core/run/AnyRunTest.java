@@ -351,14 +351,19 @@ public class AnyRunTest {
         sheet.weighing().forEach(w -> near(w.grams(), wanted.get(w.ingredient()), 1e-6, where + " " + w));
     }
 
-    /** A bench whose truth is known: every pot, every piece and what stays behind. The account must find the last by itself. */
     /** Every formula is weighed out, made and weighed back, parts first; every layer is laid, its formula made and its bowl melted before. */
     private static void isWorked(RunSheet sheet, String where) {
         List<RunSheet.BenchStep> steps = sheet.steps();
         List<String> ids = steps.stream().map(RunSheet.BenchStep::id).toList();
         assertEquals(ids.stream().distinct().count(), (long) ids.size(), where + " " + ids);
-        for (RunSheet.FormulaBatch batch : sheet.formulas()) {
-            int out = ids.indexOf("weigh:" + batch.key());
+        assertEquals(
+                sheet.firstPots().size(),
+                sheet.formulas().stream()
+                        .mapToInt(RunSheet.FormulaBatch::batches)
+                        .sum(),
+                where);
+        for (RunSheet.FormulaBatch batch : sheet.firstPots()) {
+            int out = ids.indexOf("weigh:" + RunSheet.FormulaBatch.wholeKey(batch.key()));
             int back = ids.indexOf("mix:" + batch.key());
             assertTrue(out >= 0 && out < back, where + " " + batch.name());
             assertEquals(ids.contains("cook:" + batch.key()), batch.cooked() || batch.byEye(), where);
@@ -376,12 +381,14 @@ public class AnyRunTest {
             for (String component : List.of(layer.component(), layer.mixed())) {
                 boolean made = sheet.formula(component).isPresent();
                 boolean bowl = sheet.couverture(component).isPresent() && !strewn(layer);
-                boolean before = steps.subList(0, laid.get(0)).stream()
+                List<RunSheet.BenchStep> before = steps.subList(0, laid.get(0));
+                boolean melted = before.stream()
                         .anyMatch(s -> s.component().equals(component)
-                                && (s.kind() == RunSheet.StepKind.MIX
-                                        || s.kind() == RunSheet.StepKind.TEMPER
-                                        || s.id().startsWith("melt:")));
-                assertTrue(!(made || bowl) || before, where + " " + layer.key() + " of " + component);
+                                && (s.kind() == RunSheet.StepKind.TEMPER || s.id().startsWith("melt:")));
+                boolean mixed = sheet.firstPots(component).stream()
+                        .allMatch(b -> before.stream().anyMatch(s -> s.id().equals("mix:" + b.key())));
+                assertTrue(!bowl || melted, where + " " + layer.key() + " of " + component);
+                assertTrue(!made || mixed, where + " " + layer.key() + " of " + component);
             }
         }
     }
@@ -416,6 +423,7 @@ public class AnyRunTest {
         }
     }
 
+    /** A bench whose truth is known: every pot, every piece and what stays behind. The account must find the last by itself. */
     private static final class SimulatedBench {
 
         private final List<BenchEntry> entries = new ArrayList<>();
@@ -446,8 +454,12 @@ public class AnyRunTest {
                 }
             }
             for (RunSheet.FormulaBatch f : sheet.formulas()) {
-                double finished = f.finishedGrams() * (1 - 0.001 * random.nextDouble());
-                enter(new EntryBody.StepDone((f.cooked() ? "cook:" : "mix:") + f.key(), finished));
+                double finished = 0;
+                for (RunSheet.FormulaBatch one : sheet.firstPots(f.key())) {
+                    double grams = one.finishedGrams() * (1 - 0.001 * random.nextDouble());
+                    enter(new EntryBody.StepDone((f.cooked() ? "cook:" : "mix:") + one.key(), grams));
+                    finished += grams;
+                }
                 left.put(f.key(), finished - f.takenGrams() - laid(sheet, f.key(), f.deposit(), shares));
             }
             for (RunSheet.CouvertureBatch c : sheet.couvertures()) {

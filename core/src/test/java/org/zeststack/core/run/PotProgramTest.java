@@ -52,7 +52,7 @@ public class PotProgramTest {
         return new MethodStep(action, cue, "").doing(act, "");
     }
 
-    private static Formula caramel(Double stop, Finish finish) {
+    static Formula caramel(Double stop, Finish finish) {
         return new Formula(
                 Family.CARAMEL,
                 List.of(
@@ -80,7 +80,7 @@ public class PotProgramTest {
         return sheet(formula, measured, Scaling.Limits.NONE);
     }
 
-    private static RunSheet sheet(Formula formula, boolean measured, Scaling.Limits limits) {
+    static RunSheet sheet(Formula formula, boolean measured, Scaling.Limits limits) {
         NamedFormula named = new NamedFormula(7, "Caramel", 1, formula);
         Bar bar = Bar.of(
                 Build.MOULDED,
@@ -109,7 +109,7 @@ public class PotProgramTest {
         return RunPlanner.plan(order, TABLE);
     }
 
-    private static BenchState state(RunSheet sheet, EntryBody... bodies) {
+    static BenchState state(RunSheet sheet, EntryBody... bodies) {
         List<BenchEntry> entries = new ArrayList<>();
         for (EntryBody body : bodies) {
             long number = entries.size() + 1L;

@@ -6,6 +6,7 @@ import static org.zeststack.store.schema.Tables.RUN;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -231,8 +232,11 @@ class JooqRuns implements Runs {
                 return false;
             }
             var insert = dsl.insertInto(COMPONENT, COMPONENT.RUN, COMPONENT.KEY, COMPONENT.NAME);
-            for (RunSheet.FormulaBatch batch : sheet.pots()) {
-                insert = insert.values(id, batch.key(), batch.name());
+            Map<String, String> names = new LinkedHashMap<>();
+            sheet.formulas().forEach(f -> names.put(f.key(), f.name()));
+            sheet.pots().forEach(p -> names.put(p.key(), p.name()));
+            for (Map.Entry<String, String> named : names.entrySet()) {
+                insert = insert.values(id, named.getKey(), named.getValue());
             }
             for (RunSheet.CouvertureBatch batch : sheet.couvertures()) {
                 insert = insert.values(id, batch.key(), batch.name());

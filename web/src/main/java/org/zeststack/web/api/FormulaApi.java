@@ -104,13 +104,15 @@ class FormulaApi {
         answer.put(
                 "lines",
                 lines.stream()
-                        .map(l -> Map.of("ingredient", l.ingredient(), "grams", l.grams() * factor))
+                        .map(l -> new Weighed(l.ingredient(), l.grams() * factor))
                         .toList());
         answer.put("pouredGrams", batch.made().before().totalGrams());
         answer.put("cookedGrams", batch.finishedGrams());
         answer.put("usableGrams", batch.usableGrams());
         return answer;
     }
+
+    private record Weighed(String ingredient, double grams) {}
 
     private static List<FormulaLine> lines(JsonNode node, IngredientTable table, Faults faults) {
         List<FormulaLine> lines = new ArrayList<>();

@@ -176,7 +176,11 @@ class BenchController {
         model.addAttribute("recent", recent(state));
         model.addAttribute("section", SectionDrawing.of(sheet.section()));
         chosen.ifPresent(s -> {
-            model.addAttribute("batch", sheet.pot(s.component()).orElse(null));
+            model.addAttribute(
+                    "batch",
+                    sheet.pot(s.component())
+                            .or(() -> sheet.formula(s.component()))
+                            .orElse(null));
             Optional<RunSheet.LayerTarget> layer = sheet.layer(s.layer());
             model.addAttribute("layer", layer.orElse(null));
             model.addAttribute(
@@ -190,7 +194,9 @@ class BenchController {
             Instant now = clock.instant();
             model.addAttribute(
                     "tempering",
-                    sheet.inTemper(
+                    bowl(
+                                    sheet,
+                                    state,
                                     s.component().isEmpty()
                                             ? layer.map(RunSheet.LayerTarget::component)
                                                     .orElse("")
@@ -210,6 +216,15 @@ class BenchController {
             model.addAttribute("roomAdvice", state.roomAdvice(own.bounds()).orElse(null));
             model.addAttribute("against", GoingOn.against(sheet, state, s).orElse(null));
         });
+    }
+
+    /** The bowl that is worked from: of several batches the last that something was written down of. */
+    private static Optional<RunSheet.InTemper> bowl(RunSheet sheet, BenchState state, String component) {
+        List<RunSheet.InTemper> bowls = sheet.bowls(component);
+        return bowls.stream()
+                .filter(b -> !state.bowl(b.key()).isEmpty())
+                .reduce((earlier, later) -> later)
+                .or(() -> bowls.stream().findFirst());
     }
 
     /** The batch that a step works on in its pots and bowl; empty where the step is another. */

@@ -207,7 +207,7 @@ final class EntryForm {
     private static Optional<EntryBody> actual(FormInput form, RunSheet sheet) {
         String component = form.text("component");
         String ingredient = form.text("ingredient");
-        boolean known = sheet.formula(component)
+        boolean known = sheet.pot(component)
                 .filter(f -> f.lines().stream().anyMatch(l -> l.ingredient().equals(ingredient)))
                 .isPresent();
         if (!known) {

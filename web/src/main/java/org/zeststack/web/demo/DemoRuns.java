@@ -106,7 +106,7 @@ class DemoRuns {
 
         /** Cooks until a distance from the stop; 0 cooks to it. */
         private void cook(BenchStep step, double shortOfStop) {
-            RunSheet.FormulaBatch batch = sheet.formula(step.component()).orElseThrow();
+            RunSheet.FormulaBatch batch = sheet.pot(step.component()).orElseThrow();
             var mass = batch.pot();
             SimulatedPot pot = new SimulatedPot(mass, sheet.pressureKpa(), SimulatedPot.usualWatts(mass), run);
             double second = 0;
@@ -204,7 +204,7 @@ class DemoRuns {
             hand.cook(step, 0);
         }
         if (hand.sheet.weighsAt(step)) {
-            RunSheet.FormulaBatch batch = hand.sheet.formula(step.component()).orElseThrow();
+            RunSheet.FormulaBatch batch = hand.sheet.pot(step.component()).orElseThrow();
             grams = (double) Math.round(batch.finishedGrams() * (1 - 0.012 * hand.random.nextDouble()));
         }
         if (step.kind() == StepKind.TEMPER) {

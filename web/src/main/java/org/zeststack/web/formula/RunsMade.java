@@ -77,7 +77,8 @@ class RunsMade {
                             .stream()
                             .map(BenchEntry::body)
                             .filter(b -> b instanceof EntryBody.Cup c
-                                    && c.component().equals(key))
+                                    && RunSheet.FormulaBatch.wholeKey(c.component())
+                                            .equals(key))
                             .map(EntryBody.Cup.class::cast)
                             .reduce((earlier, later) -> later);
             if (cup.isPresent()) {

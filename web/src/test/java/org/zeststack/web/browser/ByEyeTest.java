@@ -88,10 +88,10 @@ public class ByEyeTest extends WithDemo {
                                 BarLayer.mm(LayerKind.COAT, "couverture-dark-66", 1.6))));
     }
 
-    private long run(long bar) {
+    private long run(long bar, int pieces) {
         page.navigate("/runs");
         page.selectOption("#bar", String.valueOf(bar));
-        page.fill("[name=pieces]", "30");
+        page.fill("[name=pieces]", String.valueOf(pieces));
         page.selectOption("select[name=thermometer]", "0");
         page.click("text=Plan the run");
         page.waitForURL("**/runs/*");
@@ -110,7 +110,7 @@ public class ByEyeTest extends WithDemo {
     public void minutesLooksColdWaterAndTheScaleLeadItAndTeachTheNext() {
         long caramel = caramel();
         long bar = bar(caramel);
-        long run = run(bar);
+        long run = run(bar, 30);
         double[] planned = grams(page.textContent("[data-out=done-grams]"));
         assertTrue(planned[1] > 1.08 * planned[0], "6 to 14 % of water is a wide range");
         page.click("button:has-text('Start')");
@@ -145,7 +145,7 @@ public class ByEyeTest extends WithDemo {
         assertThat(page.locator("[data-out=good]")).hasText("30");
         app.bean(Runs.class).close(run, Instant.now());
 
-        long next = run(bar);
+        long next = run(bar, 30);
         double[] narrowed = grams(page.textContent("[data-out=done-grams]"));
         assertEquals(narrowed[0] / planned[0], 1, 0.01, "as much is needed, drier a little denser");
         assertEquals(narrowed[1] / narrowed[0], 0.93 / 0.89, 0.002, "two points to either side of the one weighed");
@@ -155,5 +155,40 @@ public class ByEyeTest extends WithDemo {
         page.click("[data-out=weighed-cooks] button");
         assertThat(page.locator("[name=moistureLeast]")).hasValue("7.0");
         assertThat(page.locator("[name=moistureGreatest]")).hasValue("11.0");
+    }
+
+    @Test
+    public void fourPotsAreFourCooksAndFourWeighings() {
+        long run = run(bar(caramel()), 600);
+        page.click("button:has-text('Start')");
+        page.waitForURL("**/bench/*");
+        RunSheet sheet = app.bean(Runs.class).find(run).orElseThrow().sheet().orElseThrow();
+        RunSheet.FormulaBatch whole = sheet.formulas().get(0);
+        int pots = whole.batches();
+        assertTrue(pots >= 3, "22 kg in one pot?");
+        assertThat(page.locator(".weigh")).containsText("× " + pots + " = ");
+        double sugar = whole.lines().get(0).grams() / pots;
+        assertEquals(grams(page.textContent(".weigh .big-grams >> nth=0"))[0], sugar, 0.51, "what goes into one");
+        page.click(".done-form button");
+        for (int pot = 1; pot <= pots; pot++) {
+            String name = "Harbour caramel, batch %d of %d".formatted(pot, pots);
+            page.navigate("/bench/" + run);
+            assertThat(page.locator("h1")).hasText("Cook %s by eye".formatted(name));
+            double held = grams(page.textContent("[data-out=done-grams]"))[0];
+            assertEquals(held, sheet.firstPots().get(pot - 1).doneGrams().least(), 0.51);
+            page.click(".done-form button");
+            page.navigate("/bench/" + run + "?step=mix:"
+                    + sheet.firstPots().get(pot - 1).key());
+            assertThat(page.locator("h1")).hasText("Weigh back " + name);
+            page.fill("#grams", String.valueOf(Math.round(whole.finishedGrams() / pots)));
+            page.click(".done-form button");
+            assertThat(page.locator(".log li >> nth=0")).containsText("Weigh back " + name);
+            if (pot == pots - 1) {
+                page.navigate("/ledger/" + run);
+                assertThat(page.locator(".asked")).containsText("Not every batch was weighed back");
+            }
+        }
+        page.navigate("/ledger/" + run);
+        assertThat(page.locator(".asked")).hasCount(0);
     }
 }

@@ -1,0 +1,202 @@
+package org.zeststack.core.run;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.testng.annotations.Test;
+import org.zeststack.core.formula.Finish;
+import org.zeststack.core.formula.Scaling;
+import org.zeststack.core.ledger.MassFlow;
+import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.method.Act;
+import org.zeststack.core.run.RunSheet.BenchStep;
+import org.zeststack.core.run.RunSheet.FormulaBatch;
+
+/** A formula that wants several pots: each is cooked, poured into and weighed back on its own. */
+public class EqualBatchesTest {
+
+    private final RunSheet sheet =
+            PotProgramTest.sheet(PotProgramTest.caramel(118.0, Finish.PLAIN), true, new Scaling.Limits(1.0, null, 0.1));
+    private final FormulaBatch whole = sheet.formulas().get(0);
+    private final int pots = whole.batches();
+    private final List<FormulaBatch> each = sheet.firstPots();
+
+    private List<BenchStep> steps(Act act) {
+        return sheet.steps().stream().filter(s -> s.how().does() == act).toList();
+    }
+
+    private BenchState weighed(double... grams) {
+        List<BenchStep> back = steps(Act.YIELD);
+        List<EntryBody> bodies = new ArrayList<>();
+        for (int i = 0; i < grams.length; i++) {
+            bodies.add(new EntryBody.StepDone(back.get(i).id(), grams[i]));
+        }
+        return PotProgramTest.state(sheet, bodies.toArray(EntryBody[]::new));
+    }
+
+    private MassFlow account(BenchState state) {
+        return RunAccount.of(sheet, state).flows().stream()
+                .filter(f -> f.key().equals(whole.key()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    public void soManyPotsAreSoManyCooksAndWeighings() {
+        assertTrue(pots > 2, "a litre is too small for all");
+        for (Act act : List.of(Act.COOK, Act.SECOND_POT, Act.ADD, Act.DRY, Act.YIELD)) {
+            assertEquals(steps(act).size(), pots, act.words());
+        }
+        assertEquals(steps(Act.WEIGH).size(), 1, "what is weighed out is weighed out at once");
+        List<String> ids = sheet.steps().stream().map(BenchStep::id).toList();
+        assertEquals(ids.stream().distinct().count(), ids.size(), "each has an id of its own");
+        assertEquals(
+                steps(Act.YIELD).get(1).title(), "Weigh back Caramel, batch 2 of %d".formatted(pots), "and its name");
+        // One pot is done with before the next is begun: there is one ring's worth of hands.
+        for (int i = 1; i < pots; i++) {
+            int back = sheet.steps().indexOf(steps(Act.YIELD).get(i - 1));
+            String next = each.get(i).key();
+            assertTrue(sheet.steps().subList(0, back).stream()
+                    .noneMatch(s -> s.component().equals(next)));
+        }
+    }
+
+    @Test
+    public void aPotIsAnEqualShare() {
+        assertEquals(each.size(), pots);
+        for (FormulaBatch pot : each) {
+            assertEquals(pot.batches().intValue(), 1);
+            assertEquals(pot.rawGrams() * pots, whole.rawGrams(), 1e-6);
+            assertEquals(pot.finishedGrams() * pots, whole.finishedGrams(), 1e-6);
+            assertEquals(pot.mostFinishedGrams() * pots, whole.mostFinishedGrams(), 1e-6);
+            assertEquals(pot.cookedGrams() * pots, whole.cookedGrams(), 1e-6);
+            assertEquals(pot.waterGrams() * pots, whole.waterGrams(), 1e-6);
+            assertEquals(pot.start().totalGrams(), whole.start().totalGrams(), 1e-6, "one pot of it either way");
+            assertEquals(pot.doneGrams().least(), whole.doneGrams().least(), 1e-6);
+            assertEquals(pot.stopReading(), whole.stopReading());
+            assertEquals(
+                    pot.second().orElseThrow().cookedGrams() * pots,
+                    whole.second().orElseThrow().cookedGrams(),
+                    1e-6);
+            assertEquals(
+                    pot.pots().bowl().mass().composition().totalGrams() * pots,
+                    whole.pots().bowl().mass().composition().totalGrams(),
+                    1e-6);
+            for (int i = 0; i < pot.lines().size(); i++) {
+                assertEquals(
+                        pot.lines().get(i).grams() * pots, whole.lines().get(i).grams(), 1e-6);
+            }
+            assertEquals(pot.formula(), 7);
+            assertEquals(FormulaBatch.wholeKey(pot.key()), whole.key());
+            assertEquals(sheet.pot(pot.key()).orElseThrow(), pot);
+            assertEquals(
+                    sheet.whole(pot.second().orElseThrow().key()).orElseThrow().key(), pot.key());
+        }
+        assertTrue(sheet.pot(whole.key()).isEmpty(), "nothing is cooked under the name of all");
+        assertEquals(sheet.pots().size(), 2 * pots);
+    }
+
+    @Test
+    public void whatIsPouredIsPouredIntoOnePot() {
+        EntryBody in = new EntryBody.Poured(each.get(1).key());
+        BenchState state = PotProgramTest.state(sheet, in);
+        assertFalse(state.done(each.get(0).pours().get(0).step()));
+        assertTrue(state.done(each.get(1).pours().get(0).step()));
+        assertEquals(state.pouredInto(each.get(0).key()), 0);
+    }
+
+    @Test
+    public void whatCameOfAllIsKnownOnceEachWasWeighed() {
+        double planned = whole.finishedGrams() / pots;
+        double[] some = new double[pots - 1];
+        Arrays.fill(some, planned - 10);
+        assertTrue(weighed(some).finishedGrams(whole.key()).isEmpty(), "one was not");
+        MassFlow open = account(weighed(some));
+        assertEquals(open.finished().measured(), null);
+        assertEquals(open.question(), MassFlow.Question.NOT_EVERY_BATCH_WEIGHED);
+        double[] all = new double[pots];
+        Arrays.fill(all, planned - 10);
+        all[0] += 4;
+        BenchState state = weighed(all);
+        assertEquals(state.finishedGrams(whole.key()).orElseThrow(), whole.finishedGrams() - 10 * pots + 4, 1e-6);
+        assertEquals(state.finishedGrams(each.get(0).key()).orElseThrow(), planned - 6, 1e-6);
+        assertEquals(account(state).question(), MassFlow.Question.NONE);
+        assertEquals(
+                account(state).of(MassFlow.Way.STEAM).measured(),
+                whole.rawGrams() - whole.finishedGrams() + 10 * pots - 4,
+                1e-6);
+        assertEquals(account(weighed()).question(), MassFlow.Question.NONE, "nobody weighed any");
+    }
+
+    @Test
+    public void aPotOfAllIsAskedAbout() {
+        BenchState nothing = PotProgramTest.state(sheet);
+        String back = steps(Act.YIELD).get(1).id();
+        Plausibility doubts = new Plausibility(sheet, nothing);
+        double planned = whole.finishedGrams() / pots;
+        assertTrue(doubts.doubt(new EntryBody.StepDone(back, planned)).isEmpty());
+        assertTrue(
+                doubts.doubt(new EntryBody.StepDone(back, whole.finishedGrams()))
+                        .isPresent(),
+                "all on one scale");
+    }
+
+    @Test
+    public void whatGoesInToEffectIsWrittenDownByPot() {
+        FormulaBatch first = each.get(0);
+        String sugar = first.lines().get(0).ingredient();
+        double grams = first.lines().get(0).grams();
+        BenchState one = PotProgramTest.state(sheet, new EntryBody.Actual(first.key(), sugar, grams - 5));
+        assertEquals(one.rawGrams(first), first.rawGrams() - 5, 1e-6);
+        assertEquals(one.rawGrams(each.get(1)), first.rawGrams(), 1e-6);
+        assertEquals(one.rawGrams(whole), whole.rawGrams() - 5, 1e-6);
+        assertTrue(one.actualGrams(whole.key(), sugar).isEmpty(), "of the others nobody said");
+        BenchState all = PotProgramTest.state(
+                sheet,
+                each.stream()
+                        .map(p -> new EntryBody.Actual(p.key(), sugar, grams - 5))
+                        .toArray(EntryBody[]::new));
+        assertEquals(all.actualGrams(whole.key(), sugar).orElseThrow(), pots * (grams - 5), 1e-6);
+    }
+
+    @Test
+    public void howMoistTheyWereIsTheMeanOfThoseWeighed() {
+        double dry = (whole.pot().totalGrams() - whole.pot().waterGrams()) / pots;
+        List<EntryBody> scales = Stream.of(0.10, 0.12)
+                .<EntryBody>map(moist -> new EntryBody.PotWeighed(
+                        each.get(moist == 0.10 ? 0 : 2).key(),
+                        dry / (1 - moist),
+                        0,
+                        "cook:" + each.get(moist == 0.10 ? 0 : 2).key()))
+                .toList();
+        BenchState state = PotProgramTest.state(sheet, scales.toArray(EntryBody[]::new));
+        assertEquals(state.moisture(each.get(0)).orElseThrow(), 0.10, 1e-9);
+        assertEquals(state.moisture(whole).orElseThrow(), 0.11, 1e-9);
+        assertTrue(PotProgramTest.state(sheet).moisture(whole).isEmpty());
+    }
+
+    /** A sheet of an earlier release has one cook and one weighing of all. */
+    @Test
+    public void sheetsOfOneCookStayThat() {
+        RunSheet one = PotProgramTest.sheet(PotProgramTest.caramel(118.0, Finish.PLAIN), true, Scaling.Limits.NONE);
+        assertEquals(one.firstPots(), one.formulas());
+        List<BenchStep> under = sheet.steps().stream()
+                .filter(s -> !s.component().contains("/2"))
+                .map(s -> new BenchStep(
+                        s.id(),
+                        s.kind(),
+                        FormulaBatch.wholeKey(s.component()),
+                        s.layer(),
+                        s.title(),
+                        s.detail(),
+                        s.caution(),
+                        s.how()))
+                .toList();
+        assertEquals(FormulaBatch.firstPots(sheet.formulas(), under), sheet.formulas());
+    }
+}
