@@ -274,7 +274,7 @@ public record Scaling(
                     "%s L cold × %s for %s = %s L; in pots of %s L: %d",
                     fixed(foam.litres(), 2),
                     plain(foam.times()),
-                    foam.milk() ? "a mass with milk, which foams up" : "a boiling syrup",
+                    foam.mass().words(),
                     fixed(foam.potLitres(), 1),
                     plain(limits.potLitres()),
                     pots);
