@@ -30,8 +30,6 @@ final class BoilWatch {
         static final Answer PAST = new Answer(null, Reason.PAST);
     }
 
-    /** Readings of a stirred pot scatter so, K (common practice, no source). */
-    private static final double READING_KELVIN = 0.3;
     /** What is left of a thermometer's error, K (our own choice). */
     private static final double OFFSET_KELVIN = 0.3;
     /** What probes in sticky masses lag behind, minutes (our own choice). */
@@ -55,7 +53,7 @@ final class BoilWatch {
     private static final double BELOW_KELVIN = 6;
     private static final double LEAST_SPAN = 25 / 60.0;
     /** Readings closer than this, minutes, tell nothing more of a mass that warms, or of how they scatter. */
-    private static final double LEAST_APART = 0.2 / 60;
+    static final double LEAST_APART = 0.2 / 60;
 
     private static final double MOST_MINUTES = 240;
     private static final int PATH_POINTS = 24;
@@ -70,7 +68,7 @@ final class BoilWatch {
     private final List<HeatBank> banks = new ArrayList<>();
     private final List<Point> recent = new ArrayList<>();
     private final Resolution resolution = new Resolution();
-    private final Scatter scatter = new Scatter();
+    private final ReadingScatter scatter = new ReadingScatter();
     private final List<Double> warming = new ArrayList<>();
     private double warmedTo = Double.NEGATIVE_INFINITY;
     private double began = Double.NaN;
@@ -194,7 +192,7 @@ final class BoilWatch {
         return median(points.stream().map(Point::celsius).toList());
     }
 
-    private static double median(List<Double> of) {
+    static double median(List<Double> of) {
         return new Median()
                 .evaluate(of.stream().mapToDouble(Double::doubleValue).toArray());
     }
@@ -304,44 +302,6 @@ final class BoilWatch {
             sum += WEIGHTS[i] * banks.get(i).chance(stopHeat, minutes + LAG_MINUTES);
         }
         return sum;
-    }
-
-    /** How readings of this pot scatter about the line between their neighbours, as far as they come close enough to tell. */
-    private static final class Scatter {
-        /** No thermometer in a pot is believed to scatter less, K; how close readings tell, and how many (our own choice). */
-        private static final double LEAST_KELVIN = 0.1;
-
-        private static final double CLOSE_MINUTES = 12 / 60.0;
-        private static final int MOST = 25;
-        private static final int ENOUGH = 9;
-        /** Standard deviation over median of what is normally distributed. */
-        private static final double OF_MEDIAN = 1.4826;
-
-        private final List<Double> off = new ArrayList<>();
-        private Point before;
-        private Point last;
-
-        private void saw(Point point) {
-            if (last != null && point.minute() - last.minute() < LEAST_APART) {
-                return;
-            }
-            if (before != null && point.minute() - before.minute() <= 2 * CLOSE_MINUTES) {
-                double share = (last.minute() - before.minute()) / (point.minute() - before.minute());
-                double line = before.celsius() + share * (point.celsius() - before.celsius());
-                off.add(Math.abs(last.celsius() - line) / Math.sqrt(1 + share * share + (1 - share) * (1 - share)));
-                if (off.size() > MOST) {
-                    off.remove(0);
-                }
-            }
-            before = last;
-            last = point;
-        }
-
-        private double kelvin() {
-            return off.size() < ENOUGH
-                    ? READING_KELVIN
-                    : Math.max(LEAST_KELVIN, Math.min(READING_KELVIN, OF_MEDIAN * median(off)));
-        }
     }
 
     /** In which steps somebody reads: whole degrees, halves or tenths. */

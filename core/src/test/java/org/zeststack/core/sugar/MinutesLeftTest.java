@@ -76,6 +76,20 @@ public class MinutesLeftTest {
         assertTrue(MinutesLeftScore.coverage(later) >= 0.85, "covers " + MinutesLeftScore.coverage(later));
     }
 
+    /** A hand turns a ring down or up, not by a little either way: to hold so tells in the minute in which it is found. */
+    @Test
+    public void theMinuteInWhichATurnIsFoundIsTold() {
+        MinutesLeftScore score = new MinutesLeftScore();
+        for (Turn turn : List.of(Turn.DOWN, Turn.UP)) {
+            SeededCooks.from(UNSEEN, COOKS, turn, Kitchen.QUIET_RING)
+                    .forEach(cook -> score.add(cook, Reads.EVERY_FIVE));
+        }
+        double soon = MinutesLeftScore.coverage(score.said.stream()
+                .filter(s -> s.sinceTurn() > 40 && s.sinceTurn() <= 90)
+                .toList());
+        assertTrue(soon >= 0.76, "covers %.2f".formatted(soon));
+    }
+
     /** A quiet ring and a quiet thermometer are learned from what they show: the interval is narrower, a turn is seen at once. */
     @Test
     public void aQuietKitchenIsToldMoreSurely() {
