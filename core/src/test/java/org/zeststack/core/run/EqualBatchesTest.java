@@ -9,7 +9,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import org.testng.annotations.Test;
+import org.zeststack.core.formula.DefaultMethods;
+import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
+import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
@@ -178,6 +182,35 @@ public class EqualBatchesTest {
         assertEquals(state.moisture(each.get(0)).orElseThrow(), 0.10, 1e-9);
         assertEquals(state.moisture(whole).orElseThrow(), 0.11, 1e-9);
         assertTrue(PotProgramTest.state(sheet).moisture(whole).isEmpty());
+    }
+
+    /** Each batch of a filling that is tempered has a bowl of its own; what is laid is laid of all of them. */
+    @Test
+    public void waterInOneBowlSpeaksAgainstWhatIsLaidOfAll() {
+        Formula nut = new Formula(
+                Family.NUT_TEMPERED,
+                List.of(
+                        new FormulaLine("hazelnut-paste", 300, FormulaLine.Role.POT),
+                        new FormulaLine("couverture-dark-58", 300, FormulaLine.Role.POT)),
+                null,
+                0,
+                DefaultMethods.of(Family.NUT_TEMPERED));
+        RunSheet nuts = PotProgramTest.sheet(nut, true, new Scaling.Limits(null, 0.5, 0.1));
+        FormulaBatch filling = nuts.formulas().get(0);
+        List<RunSheet.InTemper> bowls = nuts.bowls(filling.key());
+        assertTrue(filling.batches() > 1, "half a litre is too small for all");
+        assertEquals(bowls.size(), filling.batches().intValue());
+        assertEquals(bowls.get(1).grams() * bowls.size(), filling.finishedGrams(), 1e-6);
+        assertEquals(nuts.bowls("couverture-couverture-milk-38").size(), 1, "a couverture has one");
+        BenchStep laying = nuts.steps().stream()
+                .filter(s -> s.kind() == RunSheet.StepKind.FILL)
+                .findFirst()
+                .orElseThrow();
+        BenchState wet =
+                PotProgramTest.state(nuts, new EntryBody.WaterIn(bowls.get(1).key()));
+        assertTrue(GoingOn.against(nuts, PotProgramTest.state(nuts), laying).isEmpty());
+        assertTrue(GoingOn.against(nuts, wet, laying).orElseThrow().contains("batch 2 of"));
+        assertFalse(nuts.serves(bowls.get(0), 200).isEmpty(), "it serves what is laid of all");
     }
 
     /** A sheet of an earlier release has one cook and one weighing of all. */
