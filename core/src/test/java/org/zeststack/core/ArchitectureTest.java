@@ -91,7 +91,7 @@ public class ArchitectureTest {
                             "workshop",
                             "weighing",
                             "method")),
-            Map.entry("ledger", List.of("run", "weighing")),
+            Map.entry("ledger", List.of("rule", "run", "weighing")),
             Map.entry("rehearse", List.of("simulate", "sugar", "temper", "water", "air")),
             Map.entry("simulate", List.of()));
 

@@ -6,10 +6,12 @@ import org.zeststack.core.ledger.MassFlow.Amount;
 import org.zeststack.core.ledger.MassFlow.Out;
 import org.zeststack.core.ledger.MassFlow.Question;
 import org.zeststack.core.ledger.MassFlow.Way;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.run.WeighingRules;
 import org.zeststack.core.weighing.WeighInSummary;
 
 /**
@@ -21,17 +23,16 @@ import org.zeststack.core.weighing.WeighInSummary;
  */
 final class MassAccount {
 
-    /** Grams by which figures of a kitchen scale may contradict each other. */
-    private static final double SCALE_GRAMS = 0.5;
-
     private final RunSheet sheet;
     private final BenchState state;
+    private final WeighingRules weights;
     private final int counted;
     private final int counting;
 
-    MassAccount(RunSheet sheet, BenchState state) {
+    MassAccount(RunSheet sheet, BenchState state, Bounds bounds) {
         this.sheet = sheet;
         this.state = state;
+        weights = new WeighingRules(bounds);
         counted = state.countedInAll();
         counting = state.counted(Outcome.GOOD) + state.counted(Outcome.REWORKED);
     }
@@ -81,12 +82,12 @@ final class MassAccount {
                     .anyMatch(b -> state.finishedGrams(b.key()).isPresent());
             return some ? Question.NOT_EVERY_BATCH_WEIGHED : Question.NONE;
         }
-        if (lost < -SCALE_GRAMS) {
+        if (weights.contradicts(-lost)) {
             return Question.HEAVIER_THAN_WEIGHED_OUT;
         }
         boolean steam = batch.ending() != RunSheet.Ending.MIXED && batch.waterGrams() != null;
         double water = steam ? batch.waterGrams() + Math.max(0, weighed - batch.rawGrams()) : weighed;
-        return lost > water + SCALE_GRAMS ? Question.MORE_THAN_ITS_WATER : Question.NONE;
+        return weights.contradicts(lost - water) ? Question.MORE_THAN_ITS_WATER : Question.NONE;
     }
 
     private MassFlow couverture(RunSheet.CouvertureBatch c) {
@@ -139,14 +140,14 @@ final class MassAccount {
      * The last way takes what the others leave; it is known once they are. Only where what there was has been weighed can more have been
      * laid than that.
      */
-    private static MassFlow closed(
+    private MassFlow closed(
             String key, String name, Amount weighed, Amount finished, List<Out> outs, Way last, double plannedLast) {
         boolean known = outs.stream().allMatch(o -> o.amount().measured() != null);
         double all = weighed.measured() == null ? weighed.planned() : weighed.measured();
         double rest = !known
                 ? 0
                 : all - outs.stream().mapToDouble(o -> o.amount().measured()).sum();
-        boolean asked = weighed.measured() != null && known && rest < -SCALE_GRAMS;
+        boolean asked = weighed.measured() != null && known && weights.contradicts(-rest);
         outs.add(out(last, plannedLast, known ? Double.valueOf(rest) : null));
         return new MassFlow(
                 key,

@@ -2,6 +2,7 @@ package org.zeststack.core.ledger;
 
 import java.util.List;
 import java.util.Map;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.run.RunSheet;
@@ -32,8 +33,8 @@ public record RunAccount(
     /** What the weigh-ins of a layer said. */
     public record LayerResult(RunSheet.LayerTarget target, WeighInSummary summary) {}
 
-    /** Accounts for a run. */
-    public static RunAccount of(RunSheet sheet, BenchState state) {
+    /** Accounts for a run; bounds say by how much figures may contradict each other. */
+    public static RunAccount of(RunSheet sheet, BenchState state, Bounds bounds) {
         int counting = state.counted(Outcome.GOOD) + state.counted(Outcome.REWORKED);
         int counted = state.countedInAll();
         List<LayerResult> layers = sheet.layers().stream()
@@ -50,7 +51,7 @@ public record RunAccount(
                 state.counted(Outcome.REJECTED),
                 (double) counting / sheet.piecesToMake(),
                 state.reasons(),
-                new MassAccount(sheet, state).flows(),
+                new MassAccount(sheet, state, bounds).flows(),
                 layers,
                 state.notes());
     }

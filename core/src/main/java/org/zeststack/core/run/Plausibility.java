@@ -5,25 +5,22 @@ import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.Optional;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.rule.Bounds;
 
 /**
  * Entries that are possible but not likely: ten times the planned mass, the weight of a whole mould for one cavity, more pieces than
  * were made. They are asked about, and written down when the person says so. What is read of pots and bowls: {@link ReadingRules}.
- *
- * <p>The bounds are common practice, no source: wide enough for a bad day, narrow enough for a slip of the comma or the unit.
  */
 public final class Plausibility {
 
-    private static final double MOST_TIMES_PLANNED = 3;
-    private static final double MOST_TIMES_TARGET = 2;
-    private static final double SCALE_GRAMS = 0.5;
-
     private final RunSheet sheet;
     private final BenchState state;
+    private final WeighingRules weights;
 
-    public Plausibility(RunSheet sheet, BenchState state) {
+    public Plausibility(RunSheet sheet, BenchState state, Bounds bounds) {
         this.sheet = sheet;
         this.state = state;
+        weights = new WeighingRules(bounds);
     }
 
     /** What to ask about an entry before it is written down; empty where nothing. */
@@ -60,7 +57,7 @@ public final class Plausibility {
             return apart;
         }
         double lost = raw - done.grams();
-        if (lost < -SCALE_GRAMS) {
+        if (weights.contradicts(-lost)) {
             return ask(
                     "grams",
                     done.grams(),
@@ -68,7 +65,7 @@ public final class Plausibility {
                             .formatted(fixed(done.grams(), 0), fixed(raw, 0)));
         }
         boolean steams = batch.ending() == RunSheet.Ending.READING || batch.ending() == RunSheet.Ending.EYE;
-        if (steams && batch.waterGrams() != null && lost > batch.waterGrams() + SCALE_GRAMS) {
+        if (steams && batch.waterGrams() != null && weights.contradicts(lost - batch.waterGrams())) {
             return ask(
                     "grams",
                     done.grams(),
@@ -89,10 +86,10 @@ public final class Plausibility {
                         "%d cavities; a mould has %d.".formatted(weighIn.cavities(), cavities));
     }
 
-    private static Optional<Fault> weighIn(EntryBody.WeighIn weighIn, RunSheet.LayerTarget layer) {
+    private Optional<Fault> weighIn(EntryBody.WeighIn weighIn, RunSheet.LayerTarget layer) {
         double target = layer.window().targetGrams();
         double each = weighIn.gramsIn(layer);
-        if (!(target > 0) || each <= MOST_TIMES_TARGET * target && each >= target / MOST_TIMES_TARGET) {
+        if (!weights.farFromTarget(each, target)) {
             return Optional.empty();
         }
         double cavities = each * weighIn.cavities() / target;
@@ -119,13 +116,12 @@ public final class Plausibility {
     }
 
     /** Asks about what is far from anything planned; what is planned may be a range. */
-    private static Optional<Fault> apart(String field, double grams, double least, double most) {
-        boolean likely = grams <= MOST_TIMES_PLANNED * most && grams >= least / MOST_TIMES_PLANNED;
+    private Optional<Fault> apart(String field, double grams, double least, double most) {
         String planned =
                 fixed(least, 0).equals(fixed(most, 0)) ? fixed(most, 0) : fixed(least, 0) + " to " + fixed(most, 0);
-        return likely || !(most > 0)
-                ? Optional.empty()
-                : ask(field, grams, "%s g; planned are %s g.".formatted(fixed(grams, 0), planned));
+        return weights.farFromPlanned(grams, least, most)
+                ? ask(field, grams, "%s g; planned are %s g.".formatted(fixed(grams, 0), planned))
+                : Optional.empty();
     }
 
     private static Optional<Fault> ask(String field, double given, String question) {

@@ -11,6 +11,7 @@ import org.zeststack.core.run.Moments;
 import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.run.ReadingRules.Kind;
 import org.zeststack.core.run.ReadingRules.Seen;
+import org.zeststack.core.run.WeighingRules;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.temper.Feed;
@@ -48,6 +49,9 @@ final class BenchProbes {
                 .contains("burns"));
         all.put("thermometer-checked", days -> rules().stale(checked(Math.round(days)), TODAY));
         all.put("thermometers-agree", kelvin -> !rules().agree(-kelvin));
+        all.put("weighed-back", times -> weights().farFromPlanned(100 * times, 100, 100));
+        all.put("weighed-in", times -> weights().farFromTarget(100 * times, 100));
+        all.put("scale-apart", grams -> weights().contradicts(grams));
         all.put("room-wanted", celsius -> Room.advice(celsius, Bars.judgedBy).isPresent());
         all.put("feed-share", share -> new Feed(100, share).provesAgain(Bars.judgedBy));
         all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
@@ -70,6 +74,10 @@ final class BenchProbes {
 
     private static ReadingRules rules() {
         return new ReadingRules(Bars.judgedBy);
+    }
+
+    private static WeighingRules weights() {
+        return new WeighingRules(Bars.judgedBy);
     }
 
     private static Moments moments() {

@@ -35,6 +35,7 @@ import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
@@ -213,7 +214,7 @@ public class AnyRunTest {
             Planned planned = next(bars, random);
             RunSheet sheet = planned.sheet;
             String where = "seed 51, run " + n + " " + sheet.moulds();
-            RunAccount account = RunAccount.of(sheet, BenchState.of(sheet, List.of()));
+            RunAccount account = RunAccount.of(sheet, BenchState.of(sheet, List.of()), Bounds.shipped());
             double in = 0;
             double out = 0;
             for (MassFlow flow : account.flows()) {
@@ -405,7 +406,7 @@ public class AnyRunTest {
             Planned planned = next(bars, random);
             RunSheet sheet = planned.sheet;
             SimulatedBench bench = new SimulatedBench(planned, random);
-            RunAccount account = RunAccount.of(sheet, BenchState.of(sheet, bench.entries));
+            RunAccount account = RunAccount.of(sheet, BenchState.of(sheet, bench.entries), Bounds.shipped());
             for (MassFlow flow : account.flows()) {
                 String where = "seed 52, run " + n + " " + flow;
                 assertTrue(flow.measured(), where);

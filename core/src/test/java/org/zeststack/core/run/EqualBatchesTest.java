@@ -18,6 +18,7 @@ import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.method.Act;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.RunSheet.BenchStep;
 import org.zeststack.core.run.RunSheet.FormulaBatch;
 
@@ -44,7 +45,7 @@ public class EqualBatchesTest {
     }
 
     private MassFlow account(BenchState state) {
-        return RunAccount.of(sheet, state).flows().stream()
+        return RunAccount.of(sheet, state, Bounds.shipped()).flows().stream()
                 .filter(f -> f.key().equals(whole.key()))
                 .findFirst()
                 .orElseThrow();
@@ -141,7 +142,7 @@ public class EqualBatchesTest {
     public void aPotOfAllIsAskedAbout() {
         BenchState nothing = PotProgramTest.state(sheet);
         String back = steps(Act.YIELD).get(1).id();
-        Plausibility doubts = new Plausibility(sheet, nothing);
+        Plausibility doubts = new Plausibility(sheet, nothing, Bounds.shipped());
         double planned = whole.finishedGrams() / pots;
         assertTrue(doubts.doubt(new EntryBody.StepDone(back, planned)).isEmpty());
         assertTrue(

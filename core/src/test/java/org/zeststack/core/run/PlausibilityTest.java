@@ -13,6 +13,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.EntryBody.Outcome;
 import org.zeststack.core.weighing.FillWindow;
 import org.zeststack.core.workshop.Thermometer;
@@ -129,7 +130,7 @@ public class PlausibilityTest {
 
     @Test(dataProvider = "entries")
     public void whatIsNotLikelyIsAskedAbout(EntryBody body, String asked) {
-        Optional<Fault> doubt = new Plausibility(SHEET, BenchState.of(SHEET, List.of())).doubt(body);
+        Optional<Fault> doubt = new Plausibility(SHEET, BenchState.of(SHEET, List.of()), Bounds.shipped()).doubt(body);
         if (asked == null) {
             assertTrue(doubt.isEmpty(), doubt.toString());
         } else {
@@ -142,7 +143,7 @@ public class PlausibilityTest {
     public void piecesCountedBeforeCountToo() {
         BenchEntry counted = new BenchEntry(
                 1, UUID.randomUUID(), new EntryBody.Tally(Outcome.GOOD, 20, ""), Instant.EPOCH, "Ada", null, false);
-        Plausibility now = new Plausibility(SHEET, BenchState.of(SHEET, List.of(counted)));
+        Plausibility now = new Plausibility(SHEET, BenchState.of(SHEET, List.of(counted)), Bounds.shipped());
         assertTrue(now.doubt(new EntryBody.Tally(Outcome.REJECTED, 4, "leak")).isEmpty());
         assertTrue(now.doubt(new EntryBody.Tally(Outcome.REJECTED, 5, "leak")).isPresent());
     }

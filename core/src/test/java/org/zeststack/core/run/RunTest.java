@@ -270,7 +270,7 @@ public class RunTest {
         assertEquals(state.notes(), List.of("cook one degree less"));
         assertTrue(state.roomAdvice(Bounds.shipped()).orElseThrow().message().contains("18 to 23 °C"));
 
-        RunAccount account = RunAccount.of(sheet, state);
+        RunAccount account = RunAccount.of(sheet, state, Bounds.shipped());
         near(account.yieldFraction(), 0.85, 1e-12, "good and reworked over planned");
         MassFlow flow = account.flows().get(0);
         near(flow.of(MassFlow.Way.GOOD).measured(), 20 * 85, 1e-9, "mean weigh-in × good and reworked pieces");
@@ -290,7 +290,8 @@ public class RunTest {
                 sheet,
                 BenchState.of(
                         sheet,
-                        java.util.Arrays.stream(bodies).map(RunTest::entry).toList()));
+                        java.util.Arrays.stream(bodies).map(RunTest::entry).toList()),
+                Bounds.shipped());
     }
 
     private MassFlow flow(String name, EntryBody... bodies) {
@@ -343,7 +344,9 @@ public class RunTest {
 
     private MassFlow caramelWeighing(double grams) {
         List<BenchEntry> entries = List.of(entry(new EntryBody.StepDone("cook:formula-7-v2", grams)));
-        return RunAccount.of(sheet, BenchState.of(sheet, entries)).flows().get(0);
+        return RunAccount.of(sheet, BenchState.of(sheet, entries), Bounds.shipped())
+                .flows()
+                .get(0);
     }
 
     @Test
@@ -364,12 +367,14 @@ public class RunTest {
         entries.add(entry(new EntryBody.StepDone("cook:formula-7-v2", finished)));
         entries.add(entry(new EntryBody.Tally(Outcome.GOOD, 100, "")));
         entries.add(entry(new EntryBody.WeighIn("filling-1", finished / 100, 0, 1)));
-        MassFlow all =
-                RunAccount.of(sheet, BenchState.of(sheet, entries)).flows().get(0);
+        MassFlow all = RunAccount.of(sheet, BenchState.of(sheet, entries), Bounds.shipped())
+                .flows()
+                .get(0);
         assertEquals(all.question(), MassFlow.Question.NONE, "all of it laid");
         entries.add(entry(new EntryBody.WeighIn("filling-1", finished / 100 + 0.1, 0, 1)));
-        MassFlow more =
-                RunAccount.of(sheet, BenchState.of(sheet, entries)).flows().get(0);
+        MassFlow more = RunAccount.of(sheet, BenchState.of(sheet, entries), Bounds.shipped())
+                .flows()
+                .get(0);
         assertEquals(more.question(), MassFlow.Question.MORE_LAID_THAN_THERE_WAS);
     }
 
@@ -498,11 +503,12 @@ public class RunTest {
                 made.finishedGrams() * used / made.rawGrams(),
                 1e-9,
                 "what follows is planned by it");
-        Plausibility asks = new Plausibility(planned, state);
+        Plausibility asks = new Plausibility(planned, state, Bounds.shipped());
         String mixed = "mix:" + key;
         assertTrue(asks.doubt(new EntryBody.StepDone(mixed, used)).isEmpty());
         assertTrue(asks.doubt(new EntryBody.StepDone(mixed, used + 2)).isPresent(), "more than was weighed out");
-        MassFlow crunchFlow = RunAccount.of(planned, state).flows().get(1);
+        MassFlow crunchFlow =
+                RunAccount.of(planned, state, Bounds.shipped()).flows().get(1);
         near(
                 crunchFlow.weighed().measured(),
                 made.rawGrams() + 84 - made.lines().get(1).grams(),
@@ -598,7 +604,7 @@ public class RunTest {
         near(state.weighIns(caramel.key()).get(0), each, 1e-9, "right on the spot");
         near(state.weighIns(caramel.key()).get(1), 1.02 * each, 1e-9, "as much heavier as the slab");
         near(state.weighIns(caramel.key()).get(2), each, 1e-9, "a piece is still a piece");
-        assertTrue(new Plausibility(planned, state)
+        assertTrue(new Plausibility(planned, state, Bounds.shipped())
                 .doubt(new EntryBody.WeighIn(caramel.key(), whole, 0, 1, true))
                 .isEmpty());
     }

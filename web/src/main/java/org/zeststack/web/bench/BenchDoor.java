@@ -201,8 +201,9 @@ class BenchDoor {
             return Answer.faulty(form);
         }
         Optional<Fault> asked = isSure(form) || sent.at() == null ? Optional.empty() : doubt(sent.at(), now, moments);
-        Optional<Fault> doubt =
-                isSure(form) ? Optional.empty() : asked.or(() -> new Plausibility(sheet, state).doubt(body.get()));
+        Optional<Fault> doubt = isSure(form)
+                ? Optional.empty()
+                : asked.or(() -> new Plausibility(sheet, state, own.bounds()).doubt(body.get()));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }

@@ -5,12 +5,14 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.form.FormInput;
@@ -25,12 +27,14 @@ class RunsMade {
     private final Bench bench;
     private final Designs<Formula> formulas;
     private final EyeCooks cooks;
+    private final OwnBounds own;
 
-    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas, EyeCooks cooks) {
+    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas, EyeCooks cooks, OwnBounds own) {
         this.runs = runs;
         this.bench = bench;
         this.formulas = formulas;
         this.cooks = cooks;
+        this.own = own;
     }
 
     /** One run and how it went. */
@@ -40,11 +44,12 @@ class RunsMade {
     List<Made> with(long formula, int version) {
         List<Run> made = runs.with("formula-" + formula + "-v" + version);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
+        Bounds bounds = own.bounds();
         List<Made> told = new ArrayList<>();
         for (Run run : made) {
             RunSheet sheet = run.sheet().orElseThrow();
             BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
-            told.add(new Made(run, RunAccount.of(sheet, state)));
+            told.add(new Made(run, RunAccount.of(sheet, state, bounds)));
         }
         return told;
     }

@@ -9,10 +9,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.zeststack.core.ledger.BowlAccount;
 import org.zeststack.core.ledger.RunAccount;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.bench.SeriesView;
@@ -27,11 +29,13 @@ class LedgerController {
     private final Runs runs;
     private final Bench bench;
     private final SeriesViews views;
+    private final OwnBounds own;
 
-    LedgerController(Runs runs, Bench bench, SeriesViews views) {
+    LedgerController(Runs runs, Bench bench, SeriesViews views, OwnBounds own) {
         this.runs = runs;
         this.bench = bench;
         this.views = views;
+        this.own = own;
     }
 
     /** A closed run in the list. */
@@ -41,11 +45,12 @@ class LedgerController {
     String list(Model model) {
         List<Run> closed = runs.list(List.of(Run.Status.CLOSED));
         var entries = bench.entriesOf(closed.stream().map(Run::id).toList());
+        Bounds bounds = own.bounds();
         List<Line> lines = closed.stream()
                 .map(run -> {
                     RunSheet sheet = run.sheet().orElseThrow();
                     var state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
-                    return new Line(run, RunAccount.of(sheet, state));
+                    return new Line(run, RunAccount.of(sheet, state, bounds));
                 })
                 .toList();
         model.addAttribute("lines", lines);
@@ -65,7 +70,7 @@ class LedgerController {
         model.addAttribute("arms", runs.arms(id));
         model.addAttribute(
                 "late", state.entries().stream().filter(BenchEntry::late).toList());
-        model.addAttribute("account", RunAccount.of(sheet, state));
+        model.addAttribute("account", RunAccount.of(sheet, state, own.bounds()));
         List<SeriesView> series = views.of(sheet, state, id);
         model.addAttribute("series", series);
         Map<String, Instant> lost = new HashMap<>();
