@@ -307,7 +307,7 @@ public sealed interface EntryBody {
      * @param dull whether it has no gloss
      * @param streaks whether it shows streaks
      * @param mark whether it leaves a mark on the paper
-     * @param setsMinutes within which it must set; 5 where not said
+     * @param setsMinutes within which it must set; older entries do not say
      * @param photo id of its photograph; null where there is none
      */
     record Proof(
@@ -322,9 +322,10 @@ public sealed interface EntryBody {
             implements OfBowl {
 
         public static final Range MINUTES = new Range(0.5, 60, "min");
+        private static final double OLDER_SETS_MINUTES = 5;
 
         public Proof {
-            setsMinutes = setsMinutes == null ? Double.valueOf(RunSheet.InTemper.COUVERTURE_SETS_MINUTES) : setsMinutes;
+            setsMinutes = setsMinutes == null ? Double.valueOf(OLDER_SETS_MINUTES) : setsMinutes;
         }
 
         @Override

@@ -15,6 +15,9 @@ import org.zeststack.core.explain.Working;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.Moistures;
 import org.zeststack.core.sugar.StagedCook;
@@ -410,7 +413,7 @@ public record RunSheet(
      * @param grams in the bowl
      * @param cocoaButterFraction of it; null on older sheets
      * @param workingGrams that stay behind to work in
-     * @param setsMinutes within which a dip of it sets
+     * @param sets code of the bound within which a dip of it sets
      */
     public record InTemper(
             String key,
@@ -419,12 +422,14 @@ public record RunSheet(
             double grams,
             Double cocoaButterFraction,
             double workingGrams,
-            double setsMinutes) {
+            String sets) {
 
-        /** A dip of couverture sets within this in temper, and one of a softer filling (common practice, no source). */
-        public static final double COUVERTURE_SETS_MINUTES = 5;
+        private static final Rule PROOF = Rule.of(Rule.About.BENCH, "proof");
 
-        static final double FILLING_SETS_MINUTES = 10;
+        /** Within how long a dip of it sets where it is in temper. */
+        public Bound sets(Bounds bounds) {
+            return PROOF.bound(bounds, sets);
+        }
     }
 
     /**
@@ -460,13 +465,7 @@ public record RunSheet(
     public Optional<InTemper> inTemper(String key) {
         Optional<InTemper> couverture = couverture(key).flatMap(c -> c.window()
                 .map(w -> new InTemper(
-                        key,
-                        c.name(),
-                        w,
-                        c.meltGrams(),
-                        c.cocoaButterFraction(),
-                        c.bowlGrams(),
-                        InTemper.COUVERTURE_SETS_MINUTES)));
+                        key, c.name(), w, c.meltGrams(), c.cocoaButterFraction(), c.bowlGrams(), "smear-sets")));
         return couverture.or(() -> pot(key).filter(f -> f.fat() != null
                         && steps.stream()
                                 .anyMatch(s -> s.kind() == StepKind.TEMPER
@@ -479,7 +478,7 @@ public record RunSheet(
                                 f.finishedGrams() / f.batches(),
                                 f.fat().cocoaButter(),
                                 0,
-                                InTemper.FILLING_SETS_MINUTES))));
+                                "filling-sets"))));
     }
 
     /** How a formula comes to its finished mass. */

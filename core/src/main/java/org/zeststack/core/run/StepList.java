@@ -172,8 +172,8 @@ final class StepList {
         double grams = batch.finishedGrams();
         String words = order.measured()
                 ? inWords(grams, window.get())
-                : "%s g: cool it, stirring, until it thickens and a smear sets in 5 to 10 min."
-                        .formatted(fixed(grams, 0));
+                : "%s g: cool it, stirring, until it thickens and a smear sets in %s."
+                        .formatted(fixed(grams, 0), sets("filling-sets"));
         add("temper:" + batch.key(), StepKind.TEMPER, batch.key(), "", "Temper " + batch.name(), words, step);
     }
 
@@ -443,9 +443,10 @@ final class StepList {
     }
 
     /** A bowl in temper by feel: as much seed as the plan of a light bowl has. */
-    private static String felt(RunSheet.CouvertureBatch batch, double meltGrams, boolean again) {
+    private String felt(RunSheet.CouvertureBatch batch, double meltGrams, boolean again) {
         if (again) {
-            return "It must feel cool on the lip and flow; a thin smear sets in 3 to 5 min. Dull or thick: melt out and begin again.";
+            return "It must feel cool on the lip and flow; a thin smear sets in %s. Dull or thick: melt out and begin again."
+                    .formatted(sets("smear-sets"));
         }
         TemperPlan plan = TemperPlan.of(
                 Method.SEED,
@@ -456,8 +457,13 @@ final class StepList {
                         Bowl.NONE,
                         Room.USUAL_CELSIUS,
                         false));
-        return "Melt %s g until no lump is left and it feels warm on the lip. Off the heat, stir in about %s g grated, a handful at a time, until the last melts slowly and it feels cool on the lip; a heavy bowl wants more. A thin smear sets in 3 to 5 min."
-                .formatted(fixed(plan.meltGrams(), 0), fixed(plan.seedGrams(), 0));
+        return "Melt %s g until no lump is left and it feels warm on the lip. Off the heat, stir in about %s g grated, a handful at a time, until the last melts slowly and it feels cool on the lip; a heavy bowl wants more. A thin smear sets in %s."
+                .formatted(fixed(plan.meltGrams(), 0), fixed(plan.seedGrams(), 0), sets("smear-sets"));
+    }
+
+    /** Within how long a smear sets, in words. */
+    private String sets(String bound) {
+        return order.bar().bounds().of(bound).words();
     }
 
     private double feetOf(RunSheet.CouvertureBatch batch) {

@@ -7,15 +7,18 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoublePredicate;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.Moments;
 import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.run.ReadingRules.Kind;
 import org.zeststack.core.run.ReadingRules.Seen;
+import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.WeighingRules;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.temper.Feed;
 import org.zeststack.core.temper.Room;
+import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
 
 /** Readings and times that lie beyond a bound. */
@@ -52,11 +55,19 @@ final class BenchProbes {
         all.put("weighed-back", times -> weights().farFromPlanned(100 * times, 100, 100));
         all.put("weighed-in", times -> weights().farFromTarget(100 * times, 100));
         all.put("scale-apart", grams -> weights().contradicts(grams));
+        all.put("smear-sets", minutes -> !proof("smear-sets", minutes).passed());
+        all.put("filling-sets", minutes -> !proof("filling-sets", minutes).passed());
         all.put("room-wanted", celsius -> Room.advice(celsius, Bars.judgedBy).isPresent());
         all.put("feed-share", share -> new Feed(100, share).provesAgain(Bars.judgedBy));
         all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
                 .isPresent());
         return all;
+    }
+
+    private static EntryBody.Proof proof(String sets, double minutes) {
+        var bowl = new RunSheet.InTemper("a", "a", TemperWindow.of("dark"), 500, 0.3, 0, sets);
+        double within = bowl.sets(Bars.judgedBy).greatest();
+        return new EntryBody.Proof("a", minutes, null, false, false, false, within, null);
     }
 
     private static Thermometer checked(long daysAgo) {

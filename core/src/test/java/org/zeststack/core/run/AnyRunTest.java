@@ -363,6 +363,15 @@ public class AnyRunTest {
                         .mapToInt(RunSheet.FormulaBatch::batches)
                         .sum(),
                 where);
+        for (RunSheet.FormulaBatch whole : sheet.formulas()) {
+            near(
+                    sheet.firstPots(whole.key()).stream()
+                            .mapToDouble(RunSheet.FormulaBatch::takenGrams)
+                            .sum(),
+                    whole.takenGrams(),
+                    1e-6,
+                    where);
+        }
         for (RunSheet.FormulaBatch batch : sheet.firstPots()) {
             int out = ids.indexOf("weigh:" + RunSheet.FormulaBatch.wholeKey(batch.key()));
             int back = ids.indexOf("mix:" + batch.key());

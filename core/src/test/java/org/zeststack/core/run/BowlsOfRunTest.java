@@ -170,8 +170,8 @@ public class BowlsOfRunTest {
                 0.26,
                 "by the share that is not cocoa butter");
         assertTrue(nut.window().work().greatest() < 28, nut.window().toString());
-        assertEquals(nut.setsMinutes(), 10.0);
-        assertEquals(coat(sheet).setsMinutes(), 5.0);
+        assertEquals(nut.sets(Bounds.shipped()).greatest(), 10.0);
+        assertEquals(coat(sheet).sets(Bounds.shipped()).greatest(), 5.0);
         near(nut.grams(), sheet.formulas().get(0).finishedGrams(), 1e-9, "all that is made of it");
         List<String> allergens = sheet.couvertures().get(0).allergens();
         assertTrue(allergens.contains("milk"), allergens.toString());

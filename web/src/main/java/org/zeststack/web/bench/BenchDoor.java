@@ -23,6 +23,7 @@ import org.springframework.web.server.ResponseStatusException;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.GoingOn;
@@ -183,13 +184,15 @@ class BenchDoor {
         }
         FormInput form = FormInput.of(sent.fields() == null ? Map.of() : sent.fields());
         requireKey(form, sent.key(), sent.kind());
-        Optional<EntryBody> body =
-                form.faulty() ? Optional.empty() : EntryForm.read(sent.kind(), form, sheet, others(sent.kind()));
+        Bounds bounds = own.bounds();
+        Optional<EntryBody> body = form.faulty()
+                ? Optional.empty()
+                : EntryForm.read(sent.kind(), form, sheet, others(sent.kind()), bounds);
         if (body.isEmpty()) {
             return Answer.faulty(form);
         }
         Instant now = clock.instant();
-        Moments moments = new Moments(own.bounds());
+        Moments moments = new Moments(bounds);
         if (sent.at() != null && !moments.ahead(sent.at(), now)) {
             moments.refusedEntry(sent.at(), now).ifPresent(form::add);
         }
@@ -203,7 +206,7 @@ class BenchDoor {
         Optional<Fault> asked = isSure(form) || sent.at() == null ? Optional.empty() : doubt(sent.at(), now, moments);
         Optional<Fault> doubt = isSure(form)
                 ? Optional.empty()
-                : asked.or(() -> new Plausibility(sheet, state, own.bounds()).doubt(body.get()));
+                : asked.or(() -> new Plausibility(sheet, state, bounds).doubt(body.get()));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }

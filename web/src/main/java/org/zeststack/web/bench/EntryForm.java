@@ -10,6 +10,7 @@ import org.zeststack.core.quantity.DegreesText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.StepEnd;
@@ -29,7 +30,7 @@ final class EntryForm {
     private EntryForm() {}
 
     static Optional<EntryBody> read(
-            EntryKind kind, FormInput form, RunSheet sheet, List<Saved<Thermometer>> thermometers) {
+            EntryKind kind, FormInput form, RunSheet sheet, List<Saved<Thermometer>> thermometers, Bounds bounds) {
         Optional<EntryBody> body =
                 switch (kind) {
                     case STEP_DONE -> stepDone(form, sheet);
@@ -47,7 +48,7 @@ final class EntryForm {
                     case BEGUN -> begun(form, sheet);
                     case SIGN -> sign(form, sheet);
                     case TEMPER -> temper(form, sheet);
-                    case PROOF -> proof(form, sheet);
+                    case PROOF -> proof(form, sheet, bounds);
                     case OVERRULED -> overruled(form, sheet);
                     case WATER -> water(form, sheet);
                     case FRESH -> fresh(form, sheet);
@@ -118,12 +119,12 @@ final class EntryForm {
         return form.build(() -> new EntryBody.TemperPlanned(component, method, grams, bowl, seed, humidity));
     }
 
-    private static Optional<EntryBody> proof(FormInput form, RunSheet sheet) {
+    private static Optional<EntryBody> proof(FormInput form, RunSheet sheet, Bounds bounds) {
         String component = inTemper(form, sheet, "proofMinutes");
         double minutes = form.number("proofMinutes", EntryBody.Proof.MINUTES);
         Double room = form.has("proofRoom") ? Double.valueOf(form.celsius("proofRoom", Room.CELSIUS)) : null;
         Double sets =
-                sheet.inTemper(component).map(RunSheet.InTemper::setsMinutes).orElse(null);
+                sheet.inTemper(component).map(b -> b.sets(bounds).greatest()).orElse(null);
         Long photo = form.text("photo").matches("[0-9]{1,15}") ? Long.valueOf(form.text("photo")) : null;
         return form.build(() -> new EntryBody.Proof(
                 component, minutes, room, form.has("dull"), form.has("streaks"), form.has("mark"), sets, photo));

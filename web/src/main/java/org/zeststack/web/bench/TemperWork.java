@@ -21,6 +21,7 @@ import org.zeststack.core.temper.Thickness;
  * A bowl to be brought into temper and kept there, as its page shows it.
  *
  * @param bowl what is in it
+ * @param sets within how long a dip of it sets in temper, in words
  * @param measured whether there is a thermometer
  * @param planned how it was said to be done; empty where nobody said
  * @param plan what that asks for; empty where nobody said, and on sheets that do not know its cocoa butter
@@ -30,6 +31,7 @@ import org.zeststack.core.temper.Thickness;
  */
 public record TemperWork(
         RunSheet.InTemper bowl,
+        String sets,
         boolean measured,
         Optional<EntryBody.TemperPlanned> planned,
         Optional<TemperPlan> plan,
@@ -76,6 +78,7 @@ public record TemperWork(
                                 sheet.measured())));
         return new TemperWork(
                 bowl,
+                bowl.sets(bounds).words(),
                 sheet.measured(),
                 planned,
                 plan,

@@ -13,6 +13,7 @@ import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.rehearse.BowlHand;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.EntryBody.Outcome;
@@ -162,7 +163,15 @@ class DemoRuns {
             DoubleUnaryOperator reading = s -> hand.readingAt((int) s).orElseThrow();
             read(step, Bench.SeriesKind.TEMPER, reading, through + 5 * MINUTE, true);
             if (!tooWarm) {
-                write(new EntryBody.Proof(step.component(), 4, 21.0, false, false, false, bowl.setsMinutes(), null));
+                write(new EntryBody.Proof(
+                        step.component(),
+                        4,
+                        21.0,
+                        false,
+                        false,
+                        false,
+                        bowl.sets(Bounds.shipped()).greatest(),
+                        null));
             }
             at = at.plusSeconds(2 * MINUTE);
         }
