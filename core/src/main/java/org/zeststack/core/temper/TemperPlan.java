@@ -146,7 +146,7 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                 .formatted(of.window.work().inWords()),
                         "The working window of the couverture.")
                 : new Line(
-                        "A drop feels just cool on the lip, and it runs off the spatula in one thread. Dip a proof: it sets soon and with gloss in a room of 20 °C.",
+                        "A drop feels just cool on the lip, and it runs off the spatula in one thread. Dip a proof: in a room of 20 °C it sets soon and with gloss.",
                         "The lip is warmer than the working window. " + FELT);
     }
 

@@ -134,7 +134,7 @@ public class RunPageTest extends WithDemo {
         page.selectOption("#against", "1");
         page.click("text=Plan the run");
         assertThat(page.locator(".difference")).containsText("The one difference: no thermometer");
-        assertThat(page.locator("main")).containsText("Without a thermometer: done when the pots hold");
+        assertThat(page.locator("main")).containsText("Without a thermometer: done when the pot holds");
         assertThat(page.locator("main")).not().containsText("Sea salt flakes7");
         page.check("[name=variant]");
         page.click("text=Plan with these");
