@@ -92,7 +92,7 @@ public class ArchitectureTest {
                             "weighing",
                             "method")),
             Map.entry("ledger", List.of("rule", "run", "weighing")),
-            Map.entry("rehearse", List.of("simulate", "sugar", "temper", "water", "air")),
+            Map.entry("rehearse", List.of("rule", "simulate", "sugar", "temper", "water", "air")),
             Map.entry("simulate", List.of()));
 
     private final JavaClasses core = new ClassFileImporter()

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.temper.Coach;
 import org.zeststack.core.temper.Slab;
@@ -239,9 +240,11 @@ public final class BowlRehearsal implements Practice {
         return TemperStream.of(window, scenario.method(), readings, TemperStream.UNCERTAIN_KELVIN);
     }
 
-    public Coach coach() {
+    /** What is said to the hands, by bounds that judge the bowl's pace. */
+    public Coach coach(Bounds bounds) {
         TemperPlan.Of of = scenario.of(scenario.grams());
-        return Coach.of(new Coach.Looked(window, scenario.method(), of.bowl().joulesPerKelvin()), readings, state());
+        var looked = new Coach.Looked(window, scenario.method(), of.bowl().joulesPerKelvin(), bounds);
+        return Coach.of(looked, readings, state());
     }
 
     /** What is seen of what has not melted. */

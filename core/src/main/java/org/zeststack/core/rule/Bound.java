@@ -101,7 +101,7 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
             case "K" -> new Range(0, 20, "K");
             case "°" -> new Range(0, 45, "°");
             case "°C" -> new Range(0, 220, "°C");
-            case "K/min" -> new Range(1, 100, "K/min");
+            case "K/min" -> new Range(0.01, 100, "K/min");
             case "min" -> new Range(0.1, 600, "min");
             case "h" -> new Range(0.1, 10_000, "h");
             case "days" -> new Range(0, 60, "days");

@@ -7,6 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.rank.Median;
+import org.zeststack.core.rule.Bound;
+import org.zeststack.core.rule.Bounds;
+import org.zeststack.core.rule.Rule;
 import org.zeststack.core.temper.TemperVerdict.Reading;
 import org.zeststack.core.temper.TemperVerdict.State;
 import org.zeststack.core.temper.TemperVerdict.Step;
@@ -14,8 +17,8 @@ import org.zeststack.core.temper.TemperVerdict.Verdict;
 
 /**
  * What is said to the hands beside the verdict: how fast the bowl goes, when it is where it goes, and what to mend. The rate is the median
- * of the slopes between the readings of the last two minutes (Theil 1950, Sen 1968), which one wild reading does not turn. The limits are
- * common practice, no source.
+ * of the slopes between the readings of the last two minutes (Theil 1950, Sen 1968), which one wild reading does not turn. How fast
+ * is too fast is told by the bounds; how near and how far are common practice, no source.
  *
  * @param kelvinPerMinute falling is negative; empty before there are three readings over 20 s
  * @param minutes to the next window at this rate; empty where it does not go there
@@ -36,19 +39,12 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
     /** So near to where it turns, it is cooled or warmed slowly, K. */
     private static final double NEAR_KELVIN = 2;
 
-    /** Faster than this it runs through its window before it is read again, K/min. */
-    private static final double TOO_FAST_COOLING = 3;
+    private static final Rule PACE = Rule.of(Rule.About.BENCH, "pace");
 
-    private static final double TOO_FAST_WARMING = 1.5;
-
-    /** Slower than this over so much it takes too long, K/min and K. */
-    private static final double TOO_SLOW = 0.25;
-
+    /** Over so much more than this it is told that it takes too long, K. */
     private static final double TOO_SLOW_OVER_KELVIN = 3;
 
-    /** In its window and falling faster than this, and nearer to the foot of it than this. */
-    private static final double DRIFTS = 0.1;
-
+    /** Nearer to the foot of its window than this it may drift out of it, K. */
     private static final double DRIFTS_WITHIN_KELVIN = 1;
 
     /** A bowl that falls so far without having been melted out. */
@@ -58,8 +54,14 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
      * What is in the bowl that is looked at.
      *
      * @param heatJoulesPerKelvin of couverture and bowl; 0 where it is not known
+     * @param bounds by which its pace is judged
      */
-    public record Looked(TemperWindow window, Method method, double heatJoulesPerKelvin) {}
+    public record Looked(TemperWindow window, Method method, double heatJoulesPerKelvin, Bounds bounds) {
+
+        private Bound pace(String code) {
+            return PACE.bound(bounds, code);
+        }
+    }
 
     /**
      * Looks at a bowl.
@@ -126,15 +128,19 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
     private static Optional<String> pace(Looked at, State state, double rate) {
         double distance = state.distanceKelvin();
         boolean near = Math.abs(distance) <= NEAR_KELVIN && distance != 0;
-        if (state.step() == Step.COOL && near && rate < -TOO_FAST_COOLING) {
+        if (state.step() == Step.COOL && near && rate < -at.pace("bowl-cools").greatest()) {
             return Optional.of("It falls %s K a minute and runs through its window: off the cold, stir."
                     .formatted(fixed(-rate, 1)));
         }
-        if ((state.step() == Step.REWARM || state.verdict() == Verdict.TOO_COLD) && near && rate > TOO_FAST_WARMING) {
+        if ((state.step() == Step.REWARM || state.verdict() == Verdict.TOO_COLD)
+                && near
+                && rate > at.pace("bowl-warms").greatest()) {
             return Optional.of(
                     "It rises %s K a minute and runs over the top: off the heat, stir.".formatted(fixed(rate, 1)));
         }
-        if (state.step() == Step.COOL && distance < -TOO_SLOW_OVER_KELVIN && rate > -TOO_SLOW) {
+        if (state.step() == Step.COOL
+                && distance < -TOO_SLOW_OVER_KELVIN
+                && rate > -at.pace("bowl-hardly-falls").least()) {
             return Optional.of(
                     at.method.rewarms()
                             ? "It hardly falls: a colder bath or more of it on the slab."
@@ -147,7 +153,8 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
         double foot = at.window.work().least();
         double middle = (foot + at.window.work().greatest()) / 2;
         boolean cold = state.step() == Step.WORK && state.verdict() == Verdict.TOO_COLD;
-        boolean falls = rate.isPresent() && rate.getAsDouble() < -DRIFTS;
+        boolean falls =
+                rate.isPresent() && rate.getAsDouble() < -at.pace("bowl-drifts").greatest();
         boolean drifts = state.verdict() == Verdict.WORKING && falls && state.celsius() - foot <= DRIFTS_WITHIN_KELVIN;
         if (!cold && !drifts) {
             return Optional.empty();

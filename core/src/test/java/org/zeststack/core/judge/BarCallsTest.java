@@ -101,8 +101,8 @@ public class BarCallsTest {
         assertEquals(faults(mended), List.of(), "the figure offered makes it fit with a good back");
         BarStack low = moulded(TAPERED, shell(1.5), BarLayer.mm(LayerKind.FILLING, CARAMEL, 5), back(2));
         assertTrue(faults(low).contains("empty-room"), faults(low).toString());
-        BarStack little = moulded(
-                TAPERED, shell(1.5), BarLayer.mm(LayerKind.FILLING, CARAMEL, TAPERED.depthMm() - 4.3), back(2));
+        BarStack little =
+                moulded(TAPERED, shell(1.5), BarLayer.mm(LayerKind.FILLING, CARAMEL, TAPERED.depthMm() - 4.3), back(2));
         assertTrue(faults(little).contains("empty-room"), "0.8 mm is right only where halves are joined");
         BarStack squeezed = moulded(TAPERED, shell(1.5), BarLayer.mm(LayerKind.FILLING, CARAMEL, 11), rest(), back(2));
         assertTrue(faults(squeezed).contains("overfull"), faults(squeezed).toString());

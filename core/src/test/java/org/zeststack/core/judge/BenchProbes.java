@@ -3,6 +3,7 @@ package org.zeststack.core.judge;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,8 +17,11 @@ import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.run.WeighingRules;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.sugar.Browning;
+import org.zeststack.core.temper.Coach;
 import org.zeststack.core.temper.Feed;
+import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Room;
+import org.zeststack.core.temper.TemperVerdict;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.workshop.Thermometer;
 
@@ -57,11 +61,36 @@ final class BenchProbes {
         all.put("scale-apart", grams -> weights().contradicts(grams));
         all.put("smear-sets", minutes -> !proof("smear-sets", minutes).passed());
         all.put("filling-sets", minutes -> !proof("filling-sets", minutes).passed());
+        all.put("bowl-cools", rate -> coached(Method.BATH, 29.8, -rate, "runs through", 46, 40));
+        all.put("bowl-warms", rate -> coached(Method.SLAB, 29.2, rate, "runs over", 46, 38, 27.5));
+        all.put("bowl-hardly-falls", rate -> coached(Method.SEED, 37, -rate, "hardly falls", 46, 40));
+        all.put("bowl-drifts", rate -> coached(Method.SEED, 30.8, -rate, "drifts down", 46, 38, 31.5));
         all.put("room-wanted", celsius -> Room.advice(celsius, Bars.judgedBy).isPresent());
         all.put("feed-share", share -> new Feed(100, share).provesAgain(Bars.judgedBy));
         all.put("bowl-scorches", celsius -> rules().doubt(Kind.BOWL, List.of(), new Seen(0, celsius))
                 .isPresent());
         return all;
+    }
+
+    /** Whether it is told of a dark bowl that came to where it is in two minutes, read every ten seconds. */
+    private static boolean coached(
+            Method method, double celsius, double kelvinPerMinute, String told, double... before) {
+        TemperWindow dark = TemperWindow.of("dark");
+        List<TemperVerdict.Reading> readings = new ArrayList<>();
+        for (double earlier : before) {
+            readings.add(new TemperVerdict.Reading(60 * readings.size(), earlier, false));
+        }
+        double end = 60 * readings.size() + 120;
+        for (int second = -120; second <= 0; second += 10) {
+            readings.add(new TemperVerdict.Reading(end + second, celsius + kelvinPerMinute * second / 60, false));
+        }
+        return Coach.of(
+                        new Coach.Looked(dark, method, 0, Bars.judgedBy),
+                        readings,
+                        TemperVerdict.of(dark, method, readings))
+                .says()
+                .stream()
+                .anyMatch(s -> s.contains(told));
     }
 
     private static EntryBody.Proof proof(String sets, double minutes) {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.temper.TemperVerdict.Overrule;
 import org.zeststack.core.temper.TemperVerdict.Reading;
 import org.zeststack.core.temper.TemperVerdict.Step;
@@ -33,7 +34,9 @@ public class CoachTest {
 
     private static Coach coach(Method method, List<Reading> readings) {
         return Coach.of(
-                new Coach.Looked(DARK, method, 1000 * 1.65), readings, TemperVerdict.of(DARK, method, readings));
+                new Coach.Looked(DARK, method, 1000 * 1.65, Bounds.shipped()),
+                readings,
+                TemperVerdict.of(DARK, method, readings));
     }
 
     private static String says(Method method, double[] before, double from, double kelvinPerMinute) {

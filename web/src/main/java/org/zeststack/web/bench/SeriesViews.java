@@ -21,6 +21,7 @@ import org.zeststack.core.temper.TemperStream;
 import org.zeststack.core.temper.TemperVerdict;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.rule.OwnBounds;
 
 /** Reads series through the core. A pot is followed: what was read of it once is not read again. */
 @Component
@@ -30,6 +31,7 @@ public class SeriesViews {
 
     private final Bench bench;
     private final CookLessons lessons;
+    private final OwnBounds own;
 
     private final Map<UUID, FollowedPot> pots = new LinkedHashMap<>(16, 0.75f, true) {
         @Override
@@ -38,9 +40,10 @@ public class SeriesViews {
         }
     };
 
-    SeriesViews(Bench bench, CookLessons lessons) {
+    SeriesViews(Bench bench, CookLessons lessons, OwnBounds own) {
         this.bench = bench;
         this.lessons = lessons;
+        this.own = own;
     }
 
     /** All series of a run, oldest first. */
@@ -109,11 +112,12 @@ public class SeriesViews {
                 coach);
     }
 
-    private static Coach.Looked looked(RunSheet.InTemper bowl, EntryBody.TemperPlanned planned) {
+    private Coach.Looked looked(RunSheet.InTemper bowl, EntryBody.TemperPlanned planned) {
         return new Coach.Looked(
                 bowl.window(),
                 planned.method(),
-                planned.emptyBowl().joulesPerKelvin() + Seed.liquidJoulesPerKelvin(bowl.grams()));
+                planned.emptyBowl().joulesPerKelvin() + Seed.liquidJoulesPerKelvin(bowl.grams()),
+                own.bounds());
     }
 
     private static List<TemperVerdict.Overrule> overruled(Bench.Series series, BenchState state) {

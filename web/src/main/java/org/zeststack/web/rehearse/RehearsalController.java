@@ -17,6 +17,7 @@ import org.zeststack.core.rehearse.BowlScenario;
 import org.zeststack.core.rehearse.Deed;
 import org.zeststack.core.rehearse.Practice;
 import org.zeststack.core.rehearse.Scenario;
+import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
@@ -30,9 +31,11 @@ class RehearsalController {
             "(RING|OFF|WATER|CHECK|WHISK|POUR|HEAT|BURST|STIR|SEED|LIFT|BATH|SLAB|BACK|PROOF):([0-9]{1,3}(?:\\.[0-9])?)");
 
     private final Rehearsals rehearsals;
+    private final OwnBounds own;
 
-    RehearsalController(Rehearsals rehearsals) {
+    RehearsalController(Rehearsals rehearsals, OwnBounds own) {
         this.rehearsals = rehearsals;
+        this.own = own;
     }
 
     @GetMapping("/rehearse")
@@ -84,12 +87,15 @@ class RehearsalController {
         return shown(id, rehearsals.end(id, me.name()), model, "redirect:/rehearse/" + id);
     }
 
-    private static String shown(UUID id, Optional<Practice> found, Model model, String view) {
+    private String shown(UUID id, Optional<Practice> found, Model model, String view) {
         model.addAttribute("id", id);
         model.addAttribute("speed", Rehearsals.SPEED);
         Practice practice = found.orElseThrow(() -> Trouble.missing("This rehearsal"));
         model.addAttribute("r", practice);
         model.addAttribute("bowl", practice instanceof BowlRehearsal);
+        if (practice instanceof BowlRehearsal bowl) {
+            model.addAttribute("coach", bowl.coach(own.bounds()));
+        }
         return view;
     }
 }
