@@ -48,9 +48,8 @@ final class MassAccount {
     private MassFlow formula(RunSheet.FormulaBatch batch) {
         double weighed = state.rawGrams(batch);
         Double finished = state.finishedGrams(batch.key()).orElse(null);
-        boolean noted = finished != null
-                || batch.lines().stream().anyMatch(l -> state.actualGrams(batch.key(), l.ingredient())
-                        .isPresent());
+        boolean noted =
+                finished != null || sheet.firstPots(batch.key()).stream().anyMatch(this::someUsed);
         Double lost = finished == null ? null : Double.valueOf(weighed - finished);
         List<Out> outs = new ArrayList<>();
         outs.add(out(loses(batch), batch.rawGrams() - batch.finishedGrams(), lost));
@@ -66,6 +65,12 @@ final class MassAccount {
                         Way.LEFT,
                         left)
                 .asked(question(batch, weighed, lost));
+    }
+
+    /** Whether somebody wrote down what of a batch was really used. */
+    private boolean someUsed(RunSheet.FormulaBatch batch) {
+        return batch.lines().stream()
+                .anyMatch(l -> state.actualGrams(batch.key(), l.ingredient()).isPresent());
     }
 
     private static Way loses(RunSheet.FormulaBatch batch) {

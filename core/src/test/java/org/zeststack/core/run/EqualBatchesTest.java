@@ -161,6 +161,7 @@ public class EqualBatchesTest {
         assertEquals(one.rawGrams(each.get(1)), first.rawGrams(), 1e-6);
         assertEquals(one.rawGrams(whole), whole.rawGrams() - 5, 1e-6);
         assertTrue(one.actualGrams(whole.key(), sugar).isEmpty(), "of the others nobody said");
+        assertEquals(account(one).weighed().measured(), whole.rawGrams() - 5, 1e-6, "as far as it is known");
         BenchState all = PotProgramTest.state(
                 sheet,
                 each.stream()
