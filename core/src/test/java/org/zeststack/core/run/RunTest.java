@@ -339,7 +339,11 @@ public class RunTest {
                 milk.meltGrams() - 300 - weighed.of(MassFlow.Way.GOOD).measured(),
                 1e-6,
                 "the rest");
-        assertEquals(weighed.question(), MassFlow.Question.NONE, "the plan is no measurement");
+        double laid = weighed.of(MassFlow.Way.GOOD).measured();
+        MassFlow less =
+                flow("Milk", heavy, counted, new EntryBody.BowlLeft(milk.key(), milk.meltGrams() - laid + 40, null));
+        near(less.of(MassFlow.Way.SCRAPED).measured(), -40, 1e-6, "more came back and was laid than was to be melted");
+        assertEquals(less.question(), MassFlow.Question.NONE, "the plan is no measurement");
     }
 
     private MassFlow caramelWeighing(double grams) {
