@@ -156,10 +156,10 @@ public final class RecipeReader {
             boolean step = numbered.matches() && VERB.matcher(numbered.group(2)).matches();
             boolean prose = line.length() > LONG_LINE && line.matches(".*[.!]\\s+\\p{Lu}.*")
                     || line.matches(".*\\p{L}{3,}[.!]$") && line.split(" ").length > 6;
-            boolean command = VERB.matcher(line).matches() && line.split(" ").length > 3;
             HouseholdLine read = reader.read(written, measures);
             List<HouseholdLine> all =
                     isNamed(read) && read.understood() ? List.of(read) : reader.readAll(written, measures);
+            boolean command = VERB.matcher(line).matches() && line.split(" ").length > 3 && !beginsWithFood(line, all);
             boolean sized =
                     title.isEmpty() && lines.isEmpty() && SIZE.matcher(line).find() && !line.matches("[0-9].*");
             boolean amount = !sized
@@ -187,6 +187,13 @@ public final class RecipeReader {
             } else {
                 rest.add(written);
             }
+        }
+
+        /** Cream and oil are foods too: a line that begins with one, and is names throughout, is no order. */
+        private boolean beginsWithFood(String line, List<HouseholdLine> all) {
+            return all.size() > 1
+                    && all.stream().allMatch(l -> isNamed(l) && l.understood())
+                    && isNamed(reader.read(line.split("[ ,]")[0], measures));
         }
 
         /** Without an amount only what is wholly a name, or is said to be taken as needed, is an ingredient. */

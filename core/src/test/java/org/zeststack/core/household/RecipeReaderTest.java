@@ -51,6 +51,35 @@ public class RecipeReaderTest {
         assertTrue(recipe.rest().isEmpty(), recipe.rest().toString());
     }
 
+    /** What the reader of a line keeps, the reader of a recipe keeps: alone where it has an amount, below a title, among others, below a heading. */
+    @Test(dataProvider = "several", dataProviderClass = LineReaderTest.class)
+    public void noNameOfALineVanishesInARecipe(String line, List<String> names, List<Double> grams) {
+        boolean title = grams.stream().allMatch(g -> g.isNaN());
+        for (String around : List.of(
+                title ? "Toffee\n%s" : "%s", "Toffee\n1 cup rolled oats\n%s\nBoil to 245 F.", "Ingredients\n%s")) {
+            Recipe recipe = read(around.formatted(line));
+            List<String> found = recipe.lines().stream()
+                    .map(l -> l.read().ingredient())
+                    .filter(slug -> !around.contains("oats") || !"oats-rolled".equals(slug))
+                    .toList();
+            assertEquals(found, names, around.formatted(line) + " " + recipe);
+        }
+    }
+
+    @Test
+    public void whatIsDoneToFoodIsNoLineOfIt() {
+        for (String step : List.of(
+                "Cream butter and 1 cup sugar",
+                "Cream the butter and 200 g sugar",
+                "Oil tin, flour and 1 cup sugar",
+                "Mix flour, salt and 1 cup sugar",
+                "Warm cream and 2 tbsp sugar")) {
+            Recipe recipe = read("1 cup rolled oats\n" + step);
+            assertEquals(recipe.lines().size(), 1, recipe.toString());
+            assertEquals(recipe.steps().get(0).action(), step);
+        }
+    }
+
     @Test
     public void readsOneWithoutHeadings() {
         Recipe recipe = read("""
