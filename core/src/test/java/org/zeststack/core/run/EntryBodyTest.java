@@ -10,6 +10,9 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
+import org.zeststack.core.temper.TemperVerdict;
 
 /** What is written down at the bench is checked field by field. */
 public class EntryBodyTest {
@@ -47,6 +50,41 @@ public class EntryBodyTest {
             {new EntryBody.Actual("", "salt", 3), List.of("component")},
             {new EntryBody.Actual("formula-1-v1", null, 3), List.of("ingredient")},
             {new EntryBody.Actual("formula-1-v1", "salt", -3), List.of("actualGrams")},
+            {new EntryBody.StepDone("s", null, LONGEST), List.of()},
+            {new EntryBody.StepDone("", 0.0, LONGEST + "x"), List.of("step", "grams", "reason")},
+            {new EntryBody.StepBegun("s"), List.of()},
+            {new EntryBody.StepBegun(""), List.of("step")},
+            {new EntryBody.Sign("s", "thick", ""), List.of()},
+            {new EntryBody.Sign("", "", LONGEST + "x"), List.of("step", "sign", "found")},
+            {new EntryBody.Cup("c", 80, 60), List.of()},
+            {new EntryBody.Cup("c", 60, 60), List.of()},
+            {new EntryBody.Cup("", 60, 61), List.of("component", "cupAfterGrams")},
+            {new EntryBody.Cup("c", 0, 0), List.of("cupBeforeGrams")},
+            {new EntryBody.Poured("c"), List.of()},
+            {new EntryBody.Poured(""), List.of("component")},
+            {new EntryBody.WaterIn("c"), List.of()},
+            {new EntryBody.WaterIn(""), List.of("component")},
+            {new EntryBody.FreshBowl("c"), List.of()},
+            {new EntryBody.FreshBowl(""), List.of("component")},
+            {new EntryBody.BowlLeft("c", 500, null), List.of()},
+            {new EntryBody.BowlLeft("", 0, 60.0), List.of("component", "leftGrams", "leftCelsius")},
+            {new EntryBody.Fed("c", 100, 40), List.of()},
+            {new EntryBody.Fed("", 0, 60), List.of("component", "fedGrams", "fedCelsius")},
+            {new EntryBody.OutOfCold(20, 50, 8), List.of()},
+            {new EntryBody.OutOfCold(60, 0, 40), List.of("coldRoom", "humidity", "barCelsius")},
+            {new EntryBody.Proof("c", 4, null, false, false, false, null, null), List.of()},
+            {
+                new EntryBody.Proof("", 0, 60.0, false, false, false, null, null),
+                List.of("component", "proofMinutes", "proofRoom")
+            },
+            {new EntryBody.Overruled("c", TemperVerdict.Step.COOL, "stirred"), List.of()},
+            {new EntryBody.Overruled("", null, ""), List.of("component", "overruled", "overruleReason")},
+            {new EntryBody.Overruled("c", TemperVerdict.Step.COOL, LONGEST + "x"), List.of("overruleReason")},
+            {new EntryBody.TemperPlanned("c", Method.SEED, 0, Bowl.Material.STEEL, 20, null), List.of()},
+            {
+                new EntryBody.TemperPlanned("", null, -1, null, 60, 0.0),
+                List.of("component", "method", "bowl", "bowlGrams", "seedCelsius", "roomHumidity")
+            },
         };
     }
 
@@ -55,6 +93,15 @@ public class EntryBodyTest {
         Faults faults = new Faults();
         body.check(faults);
         assertEquals(faults.list().stream().map(Fault::field).toList(), fields);
+    }
+
+    /** A cup of 80 g that weighs 50 g whipped holds 0.6 of its own volume of air; air of 20 °C and 50 % has its dew point at 9.3 °C. */
+    @Test
+    public void whatFollowsFromAnEntry() {
+        assertEquals(new EntryBody.Cup("c", 80, 50).air(), 0.6, 1e-9);
+        var planned = new EntryBody.TemperPlanned("c", Method.SLAB, 900, Bowl.Material.GLASS, 20, 50.0);
+        assertEquals(planned.dewPointCelsius().orElseThrow(), 9.3, 0.05);
+        assertEquals(planned.emptyBowl(), new Bowl(900, Bowl.Material.GLASS));
     }
 
     @Test

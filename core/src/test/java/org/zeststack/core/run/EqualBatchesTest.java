@@ -81,6 +81,10 @@ public class EqualBatchesTest {
             assertEquals(pot.mostFinishedGrams() * pots, whole.mostFinishedGrams(), 1e-6);
             assertEquals(pot.cookedGrams() * pots, whole.cookedGrams(), 1e-6);
             assertEquals(pot.waterGrams() * pots, whole.waterGrams(), 1e-6);
+            assertEquals(pot.depositGrams() * pots, whole.depositGrams(), 1e-6);
+            assertEquals(pot.usableGrams() * pots, whole.usableGrams(), 1e-6);
+            assertEquals(pot.factor() * pots, whole.factor(), 1e-9);
+            assertEquals(pot.deposit().total() * pots, whole.deposit().total(), 1e-6);
             assertEquals(pot.start().totalGrams(), whole.start().totalGrams(), 1e-6, "one pot of it either way");
             assertEquals(pot.doneGrams().least(), whole.doneGrams().least(), 1e-6);
             assertEquals(pot.stopReading(), whole.stopReading());
@@ -95,6 +99,10 @@ public class EqualBatchesTest {
             for (int i = 0; i < pot.lines().size(); i++) {
                 assertEquals(
                         pot.lines().get(i).grams() * pots, whole.lines().get(i).grams(), 1e-6);
+                assertEquals(
+                        pot.lines().get(i).mostGrams() * pots,
+                        whole.lines().get(i).mostGrams(),
+                        1e-6);
             }
             assertEquals(pot.formula(), 7);
             assertEquals(FormulaBatch.wholeKey(pot.key()), whole.key());

@@ -579,6 +579,51 @@ public class RunTest {
         }
     }
 
+    /** A slab laid 2 % too thick: pieces good, not good and not counted, trim and spare pieces are all so much heavier, and the rest is left. */
+    @Test
+    public void everyWayOfASlabIsAccountedFor() {
+        RunSheet planned = slab(40, 0.05, COAT);
+        RunSheet.LayerTarget layer = planned.layers().get(1);
+        RunSheet.FormulaBatch caramel = planned.formulas().get(0);
+        int make = planned.piecesToMake();
+        double each = 1.02 * layer.window().targetGrams();
+        BenchState state = BenchState.of(
+                planned,
+                List.of(
+                        entry(new EntryBody.StepDone("mix:" + caramel.key(), caramel.finishedGrams() + 50)),
+                        entry(new EntryBody.WeighIn(layer.key(), 2 * each, 0, 2)),
+                        entry(new EntryBody.Tally(Outcome.GOOD, make - 6, "")),
+                        entry(new EntryBody.Tally(Outcome.REWORKED, 1, "edge")),
+                        entry(new EntryBody.Tally(Outcome.REJECTED, 2, "cracked"))));
+        RunAccount account = RunAccount.of(planned, state, Bounds.shipped());
+        MassFlow flow = account.flows().get(0);
+        RunSheet.Deposit laid = caramel.deposit();
+        assertTrue(laid.offcuts() > 0 && laid.spare() > 0, laid.toString());
+        near(flow.of(MassFlow.Way.GOOD).measured(), each * (make - 5), 1e-6, "counted good or tidied");
+        near(flow.of(MassFlow.Way.NOT_GOOD).measured(), each * 2, 1e-6, "cracked");
+        near(flow.of(MassFlow.Way.NOT_COUNTED).measured(), each * 3, 1e-6, "nobody counted them");
+        near(flow.of(MassFlow.Way.OFFCUTS).measured(), 1.02 * laid.offcuts(), 1e-6, "as thick as the pieces");
+        near(flow.of(MassFlow.Way.SPARE).measured(), 1.02 * laid.spare(), 1e-6, "as thick as the pieces");
+        near(
+                flow.of(MassFlow.Way.GOOD).planned()
+                        + flow.of(MassFlow.Way.NOT_GOOD).planned(),
+                laid.pieces(),
+                1e-6,
+                "the plan's pieces");
+        near(flow.of(MassFlow.Way.GOOD).planned(), laid.pieces() * 40 / make, 1e-6, "as many as are wanted");
+        double steam = caramel.rawGrams() - caramel.finishedGrams() - 50;
+        near(flow.of(MassFlow.Way.STEAM).measured(), steam, 1e-6, "weighed back 50 g more");
+        near(
+                flow.of(MassFlow.Way.LEFT).measured(),
+                caramel.rawGrams() - steam - 1.02 * (laid.pieces() + laid.offcuts() + laid.spare()),
+                1e-6,
+                "the rest");
+        assertTrue(flow.measured());
+        near(flow.openPlanned(), 0, 1e-6, "all of the plan");
+        assertEquals(
+                account.layers().stream().map(l -> l.target().key()).toList(), List.of(layer.key()), "weighed layers");
+    }
+
     /** What the bench says is to be laid on a slab is right on the spot when the slab is weighed, its trim with it. */
     @Test
     public void aSlabIsWeighedWhole() {
