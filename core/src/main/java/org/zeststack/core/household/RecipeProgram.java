@@ -41,8 +41,13 @@ final class RecipeProgram {
     private static final Pattern SECOND = Pattern.compile(
             "\\b(?:(?:second|other|another|separate|small) (?:pan|pot|saucepan)|meanwhile)\\b",
             Pattern.CASE_INSENSITIVE);
-    private static final Pattern EVERYTHING =
-            Pattern.compile("\\b(?:everything|all (?:the )?ingredients|the rest)\\b", Pattern.CASE_INSENSITIVE);
+    private static final Pattern EVERYTHING = Pattern.compile(
+            "\\b(?:everything|all (?:the )?ingredients|the rest|all (?=but\\b|except\\b))", Pattern.CASE_INSENSITIVE);
+    /** What is said to stay out of it. */
+    private static final Pattern LEFT_OUT = Pattern.compile(
+            "(?<=\\b(?:everything|ingredients|all),? )(?:but|except(?:ing)?|apart from|save|other than)\\b"
+                    + ".*?(?=[.,;:]|\\b(?:until|till|to|in|into|over|on)\\b|$)",
+            Pattern.CASE_INSENSITIVE);
 
     /** Words that many names share, or that mean what becomes of several. */
     private static final Set<String> COMMON = Set.of(
@@ -64,7 +69,6 @@ final class RecipeProgram {
             "egg",
             "sweetened",
             "condensed",
-            "salt",
             "tin",
             "can");
 
@@ -290,12 +294,15 @@ final class RecipeProgram {
             cook++;
         }
         boolean everything = false;
+        Set<Integer> leftOut = new HashSet<>();
         for (int s = 0; s <= cook; s++) {
-            everything |= EVERYTHING.matcher(steps.get(s).action()).find();
+            String text = steps.get(s).action();
+            everything |= EVERYTHING.matcher(text).find();
+            LEFT_OUT.matcher(text).results().forEach(r -> leftOut.addAll(called(r.group())));
         }
         for (int line = 0; line < lines.size(); line++) {
             int first = firstNamed(line);
-            if (placed.contains(line) || first < 0 && !everything) {
+            if (placed.contains(line) || first < 0 && (!everything || leftOut.contains(line))) {
                 continue;
             }
             if (first >= 0 && first <= cook || first < 0) {
@@ -326,8 +333,12 @@ final class RecipeProgram {
         return -1;
     }
 
-    /** The lines that a text names. */
+    /** The lines that a text names, but for those that it leaves out. */
     private List<Integer> named(String text) {
+        return called(LEFT_OUT.matcher(text).replaceAll(""));
+    }
+
+    private List<Integer> called(String text) {
         List<String> words = Words.nameWords(text);
         List<Integer> named = new ArrayList<>();
         for (int i = 0; i < names.size(); i++) {

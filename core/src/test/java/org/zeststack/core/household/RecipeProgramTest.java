@@ -59,8 +59,36 @@ public class RecipeProgramTest {
             {
                 "Boil everything but the salt to 245 °F (118 °C), stirring. Add the salt off the heat.",
                 118.3,
-                "sugar POT, glucose POT, cream POT, butter POT, salt POT, honey POT",
+                "sugar POT, glucose POT, cream POT, butter POT, salt OFF_HEAT 2, honey POT",
                 "COOK, HAND",
+                0
+            },
+            {
+                "Warm all except the butter and the salt until dissolved. Boil to 118 °C. Stir in butter and salt and pour.",
+                118.0,
+                "sugar POT, glucose POT, cream POT, butter OFF_HEAT 3, salt OFF_HEAT 3, honey POT",
+                "HAND, COOK, HAND",
+                0
+            },
+            {
+                "Put everything but honey in the pan with the butter. Boil to 118 °C. Stir in the honey.",
+                118.0,
+                "sugar POT, glucose POT, cream POT, butter POT, salt POT, honey OFF_HEAT 3",
+                "HAND, COOK, HAND",
+                0
+            },
+            {
+                "Boil everything but the butter to 118 °C.",
+                118.0,
+                "sugar POT, glucose POT, cream POT, butter -, salt POT, honey POT",
+                "COOK",
+                0
+            },
+            {
+                "Boil everything to 118 °C but stir in the salt at the end.",
+                118.0,
+                "sugar POT, glucose POT, cream POT, butter POT, salt POT, honey POT",
+                "COOK",
                 0
             },
             {
@@ -117,6 +145,22 @@ public class RecipeProgramTest {
 
     private static String name(String slug) {
         return slug.split("-")[0];
+    }
+
+    /** Salt is called salt whatever kind it is; butter that is salted is butter. */
+    @Test
+    public void saltIsNamedWhateverItsKind() {
+        String lines = "Buns\n1 cup cream\n200 g sugar\n120 g salted butter\na good pinch of flaky salt\nMethod\n";
+        Recipe recipe =
+                READER.read(lines + "Boil sugar, butter and cream to 245 F. Stir in the salt and pour.", Measures.US);
+        assertEquals(
+                recipe.lines().stream().map(l -> l.place().where()).toList(),
+                List.of(Recipe.Where.POT, Recipe.Where.POT, Recipe.Where.POT, Recipe.Where.OFF_HEAT));
+        Recipe other =
+                READER.read(lines + "Boil sugar and cream to 245 F. Stir in the salt, then the butter.", Measures.US);
+        assertEquals(
+                other.lines().stream().map(l -> l.place().where()).toList(),
+                List.of(Recipe.Where.POT, Recipe.Where.POT, Recipe.Where.OFF_HEAT, Recipe.Where.OFF_HEAT));
     }
 
     @Test
