@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.zeststack.core.household.Recipe.Doing;
@@ -295,14 +296,23 @@ final class RecipeProgram {
         }
         boolean everything = false;
         Set<Integer> leftOut = new HashSet<>();
+        boolean known = true;
         for (int s = 0; s <= cook; s++) {
             String text = steps.get(s).action();
             everything |= EVERYTHING.matcher(text).find();
-            LEFT_OUT.matcher(text).results().forEach(r -> leftOut.addAll(called(r.group())));
+            for (MatchResult left : LEFT_OUT.matcher(text).results().toList()) {
+                List<Integer> there = called(left.group());
+                leftOut.addAll(there);
+                known &= !there.isEmpty();
+            }
+        }
+        if (!known) {
+            questions.add(
+                    "The method leaves something out of the pot that no line is called: say where each line goes in.");
         }
         for (int line = 0; line < lines.size(); line++) {
             int first = firstNamed(line);
-            if (placed.contains(line) || first < 0 && (!everything || leftOut.contains(line))) {
+            if (placed.contains(line) || first < 0 && (!everything || !known || leftOut.contains(line))) {
                 continue;
             }
             if (first >= 0 && first <= cook || first < 0) {

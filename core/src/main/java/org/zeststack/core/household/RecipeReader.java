@@ -39,7 +39,7 @@ public final class RecipeReader {
             Pattern.CASE_INSENSITIVE);
 
     private static final Pattern ENDS_IN_AMOUNT = Pattern.compile(".*[0-9]\\s*\\p{L}{0,12}\\.?\\s*(?:[,;(].*)?$");
-    private static final Pattern SENTENCE = Pattern.compile("(?<=[.!?;])\\s+(?=[\\p{Lu}(])");
+    private static final Pattern SENTENCE = Pattern.compile("(?<=[.!?;])\\s+(?:[0-9]{1,2}[.)]\\s+)?(?=[\\p{Lu}(])");
     private static final String NUMBER = "[0-9]+(?:[.,][0-9]+)?";
     private static final Pattern CUE = Pattern.compile(
             "(" + NUMBER + "(?:\\s*(?:-|to|or)\\s*" + NUMBER + ")?\\s*(?:\u00b0\\s*|degrees?\\s+|deg\\.?\\s+)?[CF]\\b"

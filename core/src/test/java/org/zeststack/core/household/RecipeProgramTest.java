@@ -78,6 +78,13 @@ public class RecipeProgramTest {
                 0
             },
             {
+                "Boil everything but the bicarb to 149 °C. Off the heat whisk in the bicarb.",
+                149.0,
+                "sugar -, glucose -, cream -, butter -, salt -, honey -",
+                "COOK, HAND",
+                1
+            },
+            {
                 "Boil everything but the butter to 118 °C.",
                 118.0,
                 "sugar POT, glucose POT, cream POT, butter -, salt POT, honey POT",

@@ -67,6 +67,15 @@ public class RecipeReaderTest {
     }
 
     @Test
+    public void stepsNumberedOnOneLineAreSteps() {
+        Recipe recipe =
+                read("Method\n1. Heat cream to 80 C. 2. Pour it over, wait 2 minutes. 3) At 35 C stir in butter.");
+        assertEquals(
+                recipe.steps().stream().map(Recipe.Step::action).toList(),
+                List.of("Heat cream to 80 C", "Pour it over, wait 2 minutes", "At 35 C stir in butter"));
+    }
+
+    @Test
     public void whatIsDoneToFoodIsNoLineOfIt() {
         for (String step : List.of(
                 "Cream butter and 1 cup sugar",
