@@ -30,6 +30,9 @@ public final class RecipeReader {
             "^(?:#+\\s*)?((?:for|to make)\\s+the\\s+[^.0-9]{2,40}|[\\p{L} ]{3,30}:)\\s*$", Pattern.CASE_INSENSITIVE);
     private static final Pattern NUMBERED =
             Pattern.compile("^(?:step\\s*)?([0-9]{1,2})\\s*[.):]\\s*(.*)$", Pattern.CASE_INSENSITIVE);
+    /** A title with the whole list behind it. */
+    private static final Pattern TITLED = Pattern.compile("^([\\p{L}' -]{3,40}):\\s+(\\p{N}.*)$");
+
     private static final Pattern VERB = Pattern.compile(
             "^(?:first|then|next|now|meanwhile|in|into|once|when|after|while|using|with|to|on|over|carefully|slowly|gently|immediately|finally|line|grease|butter a|butter the(?! size)|heat|melt|boil|bring|cook|stir|mix|combine|whisk|whip|beat|pour|spread|press|bake|cool|chill|let|leave|allow|set|cut|slice|dip|coat|dust|roll|fold|add|place|put|remove|take|turn|sprinkle|grind|toast|roast|blend|cream|knead|refrigerate|freeze|temper|drizzle|score|break|store|wrap|preheat|prepare|sift|strain|soak|warm|reheat|shape|form|divide|crush|process|pulse|simmer|dissolve|brush|top|repeat|unmould|scrape|prick|rest|tap|drain|trim|saw|skin|rub|keep|check|test|ladle|pipe|work|invert|scald|soften|bloom|knead|rinse|wipe|oil|flip|peel|ease|level|smooth|mark)\\b.*",
             Pattern.CASE_INSENSITIVE);
@@ -152,6 +155,12 @@ public final class RecipeReader {
 
         /** A line above the method: title, ingredient, or the method already where no heading tells. */
         private void open(String written, String line) {
+            Matcher titled = TITLED.matcher(line);
+            if (title.isEmpty() && lines.isEmpty() && titled.matches() && isList(titled.group(2))) {
+                title = titled.group(1);
+                open(titled.group(2), titled.group(2));
+                return;
+            }
             Matcher numbered = NUMBERED.matcher(line);
             boolean step = numbered.matches() && VERB.matcher(numbered.group(2)).matches();
             boolean prose = line.length() > LONG_LINE && line.matches(".*[.!]\\s+\\p{Lu}.*")
@@ -187,6 +196,11 @@ public final class RecipeReader {
             } else {
                 rest.add(written);
             }
+        }
+
+        private boolean isList(String text) {
+            List<HouseholdLine> all = reader.readAll(text, measures);
+            return all.size() > 1 && all.stream().allMatch(l -> l.ingredient() != null && l.amount() != null);
         }
 
         /** Cream and oil are foods too: a line that begins with one, and is names throughout, is no order. */

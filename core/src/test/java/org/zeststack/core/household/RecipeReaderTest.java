@@ -67,6 +67,19 @@ public class RecipeReaderTest {
     }
 
     @Test
+    public void aTitleMayStandBeforeItsListOnOneLine() {
+        Recipe recipe = read("Peanut brittle: 2 cups sugar, 1/2 cup water, 2 tbsp butter");
+        assertEquals(recipe.title(), "Peanut brittle");
+        assertEquals(
+                recipe.lines().stream().map(l -> l.read().ingredient()).toList(), List.of("sugar", "water", "butter"));
+        for (String line : List.of("Sugar: 300 g", "sugar: 1 kg 200", "Sugar: 300 g, sifted")) {
+            Recipe one = read(line);
+            assertEquals(one.title(), "", line);
+            assertEquals(one.lines().stream().map(l -> l.read().ingredient()).toList(), List.of("sugar"), line);
+        }
+    }
+
+    @Test
     public void stepsNumberedOnOneLineAreSteps() {
         Recipe recipe =
                 read("Method\n1. Heat cream to 80 C. 2. Pour it over, wait 2 minutes. 3) At 35 C stir in butter.");
