@@ -168,7 +168,9 @@ public final class RecipeReader {
             HouseholdLine read = reader.read(written, measures);
             List<HouseholdLine> all =
                     isNamed(read) && read.understood() ? List.of(read) : reader.readAll(written, measures);
-            boolean command = VERB.matcher(line).matches() && line.split(" ").length > 3 && !beginsWithFood(line, all);
+            boolean ordered = VERB.matcher(line).matches()
+                    && (line.split(" ").length > 3 || CUE.matcher(line).find());
+            boolean command = ordered && !beginsWithFood(line, all);
             boolean sized =
                     title.isEmpty() && lines.isEmpty() && SIZE.matcher(line).find() && !line.matches("[0-9].*");
             boolean amount = !sized

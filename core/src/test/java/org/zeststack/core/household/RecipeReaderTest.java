@@ -80,6 +80,13 @@ public class RecipeReaderTest {
     }
 
     @Test
+    public void aShortOrderWithAReadingIsTheStop() {
+        Recipe recipe = read("Crunch\n1 lb butter\n2 cups sugar\nCook to 300F.");
+        near(recipe.stopCelsius(), 148.9, 0.05, "300 °F");
+        assertEquals(recipe.rest(), List.of());
+    }
+
+    @Test
     public void stepsNumberedOnOneLineAreSteps() {
         Recipe recipe =
                 read("Method\n1. Heat cream to 80 C. 2. Pour it over, wait 2 minutes. 3) At 35 C stir in butter.");
