@@ -186,6 +186,8 @@ public class CookPageTest extends WithDemo {
         all.navigate("/bench/pots");
         assertThat(all.locator(".pots li")).hasCount(1);
         assertThat(hand.locator("[data-out=reading]")).hasText(NUMBER);
+        assertThat(other.locator("[data-out=reading]")).hasText(NUMBER);
+        assertThat(all.locator(".pots [data-out=reading]")).hasText(NUMBER);
         other.waitForCondition(() -> Double.parseDouble(other.textContent("[data-out=reading]")) > 60);
         all.waitForCondition(() -> Double.parseDouble(all.textContent(".pots [data-out=reading]")) > 60);
         hand.click("[data-end] button");
