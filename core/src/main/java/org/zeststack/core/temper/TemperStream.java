@@ -53,7 +53,7 @@ public final class TemperStream {
     /**
      * Standard deviation of a reading: the median distance from the middle of its neighbours, over 0.6745 √1.5. With few readings what the thermometer leaves open.
      */
-    private static double noise(List<Reading> readings, double uncertainKelvin) {
+    static double noise(List<Reading> readings, double uncertainKelvin) {
         if (readings.size() < LEAST_READINGS) {
             return uncertainKelvin;
         }

@@ -6,6 +6,7 @@ import static org.zeststack.core.Near.near;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.rule.Bounds;
@@ -152,5 +153,85 @@ public class CoachTest {
 
     private static TemperVerdict.State stream(Method method, List<Reading> readings, Overrule... said) {
         return TemperStream.of(DARK, method, readings, List.of(said), 0);
+    }
+
+    private static Coach at(Step step, Verdict verdict, double distance, double every, double from, double change) {
+        List<Reading> three = List.of(
+                new Reading(0, from, false),
+                new Reading(every, from + change, false),
+                new Reading(2 * every, from + 2 * change, false));
+        TemperVerdict.State state = new TemperVerdict.State(
+                step, verdict, from + 2 * change, distance, OptionalDouble.empty(), List.of(), "", "");
+        return Coach.of(new Coach.Looked(DARK, Method.SLAB, 0, Bounds.shipped()), three, state);
+    }
+
+    @DataProvider
+    public Object[][] edges() {
+        Verdict cooling = Verdict.COOLING;
+        Verdict warming = Verdict.WARMING;
+        return new Object[][] {
+            {"2 K before it turns it may fall 3 K/min", Step.COOL, cooling, -2.0, 10, 31.0, -0.5, ""},
+            {"and no faster", Step.COOL, cooling, -2.0, 10, 31.0, -0.5625, "It falls 3.4 K a minute"},
+            {"farther away it may", Step.COOL, cooling, -2.1, 10, 31.0, -0.5625, ""},
+            {"there it has arrived", Step.COOL, cooling, 0.0, 10, 31.0, -0.5625, ""},
+            {"2 K below its window it may rise 1.5 K/min", Step.REWARM, warming, 2.0, 10, 27.0, 0.25, ""},
+            {"and no faster", Step.REWARM, warming, 2.0, 10, 27.0, 0.3125, "It rises 1.9 K a minute"},
+            {"worked and too cold the same", Step.WORK, Verdict.TOO_COLD, 1.0, 10, 29.0, 0.3125, "It rises 1.9 K"},
+            {"in its window nobody minds", Step.WORK, Verdict.WORKING, 1.0, 10, 31.5, 0.3125, ""},
+            {"3 K above its window it may stand", Step.COOL, cooling, -3.0, 60, 35.0, -0.125, ""},
+            {"farther away it hardly falls", Step.COOL, cooling, -3.125, 60, 35.0, -0.125, "It hardly falls"},
+            {"a quarter of a kelvin a minute is a fall", Step.COOL, cooling, -3.125, 60, 35.0, -0.25, ""},
+            {"melting is let be", Step.MELT, Verdict.MELTING, 3.5, 60, 38.0, 0.125, ""},
+            {"a kelvin down is no fall", Step.MELT, Verdict.MELTING, 3.0, 60, 43.0, -0.5, ""},
+            {"more is", Step.MELT, Verdict.MELTING, 3.0, 60, 43.0, -0.5625, "It comes down from 43.0 °C"},
+            {"low in its window and falling", Step.WORK, Verdict.WORKING, 0.0, 60, 31.25, -0.125, "It drifts down"},
+            {"a kelvin over its foot is low", Step.WORK, Verdict.WORKING, 0.0, 60, 31.5, -0.25, "It drifts down"},
+        };
+    }
+
+    @Test(dataProvider = "edges")
+    public void eachLimitHasTwoSides(
+            String what,
+            Step step,
+            Verdict verdict,
+            double distance,
+            int every,
+            double from,
+            double change,
+            String told) {
+        String says = String.join(
+                " ", at(step, verdict, distance, every, from, change).says());
+        assertTrue(told.isEmpty() ? says.isEmpty() : says.startsWith(told), what + ": " + says);
+    }
+
+    @Test
+    public void minutesAreTheWayOverTheRate() {
+        near(at(Step.COOL, Verdict.COOLING, -5, 10, 36, -0.5).minutes().orElseThrow(), 5 / 3.0, 1e-9, "3 K/min");
+        near(at(Step.COOL, Verdict.COOLING, -60, 60, 99, -1).minutes().orElseThrow(), 60, 1e-9, "an hour");
+        assertTrue(at(Step.COOL, Verdict.COOLING, -60.5, 60, 99, -1).minutes().isEmpty(), "longer is not told");
+        assertTrue(at(Step.COOL, Verdict.COOLING, 0, 60, 31, -1).minutes().isEmpty(), "it is there");
+    }
+
+    @Test
+    public void theRateIsThatOfTheLastTwoMinutesAndSixtyReadings() {
+        near(at(Step.COOL, Verdict.COOLING, -5, 10, 36, -0.5).kelvinPerMinute().orElseThrow(), -3, 1e-9, "over 20 s");
+        assertTrue(
+                at(Step.COOL, Verdict.COOLING, -5, 9.5, 36, -0.5)
+                        .kelvinPerMinute()
+                        .isEmpty(),
+                "over 19 s");
+        List<Reading> old = new ArrayList<>(List.of(new Reading(0, 60, false)));
+        List<Reading> older = new ArrayList<>(List.of(new Reading(-1, 60, false)));
+        for (List<Reading> readings : List.of(old, older)) {
+            readings.add(new Reading(100, 40, false));
+            readings.add(new Reading(120, 40, false));
+        }
+        near(coach(Method.SEED, old).kelvinPerMinute().orElseThrow(), -10, 1e-9, "the middle of 0, −10 and −12");
+        assertTrue(coach(Method.SEED, older).kelvinPerMinute().isEmpty(), "a second earlier it is gone");
+        List<Reading> seconds = new ArrayList<>();
+        for (int i = 0; i < 110; i++) {
+            seconds.add(new Reading(i, i < 50 ? 46 : 46 - (i - 50) / 60.0, false));
+        }
+        near(coach(Method.SEED, seconds).kelvinPerMinute().orElseThrow(), -1, 1e-9, "of the last sixty");
     }
 }

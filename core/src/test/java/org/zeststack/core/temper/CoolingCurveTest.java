@@ -3,9 +3,12 @@ package org.zeststack.core.temper;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.expectThrows;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import org.hipparchus.stat.regression.OLSMultipleLinearRegression;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.InvalidInput;
@@ -119,5 +122,105 @@ public class CoolingCurveTest {
             brief.put(8.0 * i, 30.0 - i);
         }
         expectThrows(InvalidInput.class, () -> CoolingCurve.of(brief));
+    }
+
+    /** Slope and height at a moment by weighted least squares of a library, tricube weights (Cleveland 1979). */
+    private static double[] reference(Map<Double, Double> readings, double at, double half) {
+        List<double[]> rows = new ArrayList<>();
+        List<Double> weighed = new ArrayList<>();
+        readings.forEach((second, celsius) -> {
+            double x = (second - at) / half;
+            if (Math.abs(x) < 1) {
+                double root = Math.pow(1 - Math.pow(Math.abs(x), 3), 1.5);
+                rows.add(new double[] {root, root * x, root * x * x});
+                weighed.add(root * celsius);
+            }
+        });
+        OLSMultipleLinearRegression fit = new OLSMultipleLinearRegression();
+        fit.setNoIntercept(true);
+        fit.newSampleData(weighed.stream().mapToDouble(Double::doubleValue).toArray(), rows.toArray(double[][]::new));
+        double[] found = fit.estimateRegressionParameters();
+        return new double[] {found[0], 60 * found[1] / half};
+    }
+
+    /** Readings at uneven seconds that begin late, over a short and over a long time: the window is 20 s or 8 % of it to each side. */
+    @Test
+    public void everySlopeIsThatOfTheLibrarysFit() {
+        for (double slower : new double[] {1, 4}) {
+            Map<Double, Double> readings = new TreeMap<>();
+            SplittableRandom random = new SplittableRandom(11);
+            made(50 * slower, 50 * slower, 12, 0.1, 0.02, 3).readings.forEach((second, celsius) -> {
+                if (second <= 220 * slower && random.nextInt(20) == 0) {
+                    readings.put(1000 + second, celsius);
+                }
+            });
+            CoolingCurve curve = CoolingCurve.of(readings);
+            double first = readings.keySet().stream().min(Double::compare).orElseThrow();
+            double last = readings.keySet().stream().max(Double::compare).orElseThrow();
+            double half = Math.max(20, 0.08 * (last - first));
+            assertEquals(
+                    curve.slopes().stream().map(CoolingCurve.Slope::seconds).toList(),
+                    readings.keySet().stream()
+                            .filter(s -> s >= first + half && s <= last - half)
+                            .toList());
+            for (CoolingCurve.Slope slope : curve.slopes()) {
+                assertEquals(slope.kelvinPerMinute(), reference(readings, slope.seconds(), half)[1], 1e-6);
+            }
+            double[] held = reference(readings, curve.inflectionSeconds(), half);
+            assertEquals(curve.inflectionCelsius(), held[0], 1e-7);
+            assertEquals(curve.slopeKelvinPerMinute(), held[1], 1e-6);
+        }
+    }
+
+    /** A tenth of the fastest fall, 4 K/min, tells it apart. */
+    @Test
+    public void whatHardlyStandsOutIsNotHeldUp() {
+        assertEquals(pieces(-3.5).judgement(), Judgement.OVER);
+        assertEquals(pieces(-3.5).slopeKelvinPerMinute(), -3.5, 1e-4);
+        expectThrows(Refusal.class, () -> pieces(-3.7));
+    }
+
+    /** A fall on one side only holds nothing up; nor does what rises. */
+    @Test
+    public void itFallsBeforeAndAfter() {
+        Map<Double, Double> ends = new TreeMap<>();
+        Map<Double, Double> begins = new TreeMap<>();
+        Map<Double, Double> rises = new TreeMap<>();
+        for (int i = 0; i <= 60; i++) {
+            ends.put(10.0 * i, 32 - Math.min(i, 20) * 0.6);
+            begins.put(10.0 * i, 32 - Math.max(0, i - 40) * 0.6);
+            rises.put(10.0 * i, 20 + 0.1 * i);
+        }
+        for (Map<Double, Double> curve : List.of(ends, begins, rises)) {
+            expectThrows(Refusal.class, () -> CoolingCurve.of(curve));
+        }
+    }
+
+    @Test
+    public void twelveReadingsOverNinetySecondsAreReadAndNoMoreThanTwentyThousand() {
+        Map<Double, Double> least = new TreeMap<>();
+        for (int i = 0; i < 11; i++) {
+            least.put(1000 + 8.0 * i, 30.0 - i);
+        }
+        least.put(1090.0, 18.0);
+        expectThrows(Refusal.class, () -> CoolingCurve.of(least));
+        least.remove(1090.0);
+        least.put(1089.5, 18.0);
+        assertEquals(
+                expectThrows(InvalidInput.class, () -> CoolingCurve.of(least))
+                        .faults()
+                        .get(0)
+                        .given(),
+                "89.5");
+        Map<Double, Double> many = new TreeMap<>();
+        for (int i = 0; i <= CoolingCurve.MOST_READINGS; i++) {
+            many.put((double) i, 30 - i / 1000.0);
+        }
+        assertEquals(
+                expectThrows(InvalidInput.class, () -> CoolingCurve.of(many))
+                        .faults()
+                        .get(0)
+                        .given(),
+                "20001");
     }
 }

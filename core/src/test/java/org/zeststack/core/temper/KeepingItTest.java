@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static org.zeststack.core.Near.near;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.SplittableRandom;
@@ -231,5 +232,62 @@ public class KeepingItTest {
         assertTrue(Colouring.of("LEAF").orElseThrow().caution().contains("never craft leaf"));
         assertTrue(Colouring.of("STREW").isEmpty());
         assertEquals(Colouring.all().size(), 8);
+    }
+
+    @Test
+    public void aCoatThatNeverSetsIsRefused() {
+        // One that is worked at 23 to 24 °C, in a room of 24 on a centre of 25: (8 × 24 + 15 × 25) / 23 = 24.7 °C.
+        InvalidInput fault = expectThrows(
+                InvalidInput.class,
+                () -> Coating.of(
+                        new Coating.Piece(
+                                TemperWindow.own(new TemperWindow.Limits(40, 42, 20, 21, 23, 24)),
+                                0.36,
+                                25,
+                                1.2,
+                                48,
+                                10,
+                                24),
+                        Bounds.shipped()));
+        assertEquals(fault.faults().get(0).field(), "centreCelsius");
+        assertTrue(fault.getMessage().contains("never sets"), fault.getMessage());
+    }
+
+    /** Every kind is told apart by its words. */
+    @Test
+    public void everyKindHasWordsOfItsOwn() {
+        List<List<String>> told = List.of(
+                Arrays.stream(Where.values()).map(Where::words).toList(),
+                Arrays.stream(Thickness.values()).map(Thickness::words).toList(),
+                Arrays.stream(Thickness.values()).map(Thickness::sign).toList(),
+                Arrays.stream(Method.values()).map(Method::words).toList(),
+                Arrays.stream(Bowl.Material.values()).map(Bowl.Material::words).toList(),
+                Arrays.stream(Untempered.values())
+                        .map(u -> u.lines().toString())
+                        .toList(),
+                Arrays.stream(Untempered.values())
+                        .map(u -> u.consequences().toString())
+                        .toList());
+        for (List<String> words : told) {
+            assertEquals(Set.copyOf(words).size(), words.size(), words.toString());
+            assertTrue(words.stream().noneMatch(w -> w.isBlank() || w.equals("[]")), words.toString());
+        }
+        assertTrue(Where.FREEZER.celsius() < 0 && Where.REFRIGERATOR.celsius() > 0, "colder the colder it is called");
+        assertTrue(Arrays.stream(Where.values()).noneMatch(w -> w.usual().isBlank()), "and how it usually is");
+        assertEquals(Coating.withGrain().size(), 3);
+        near(Seed.liquidJoulesPerKelvin(1000), 1650, 1e-9, "1.65 J/(g K)");
+    }
+
+    /** Of as many allergens the lighter comes first; bowls of one colour need no wash for it. */
+    @Test
+    public void ofEquallyManyAllergensTheLighterComesFirst() {
+        HandOver order = HandOver.of(List.of(bowl("Milk 38", "milk", "milk"), bowl("White 30", "white", "milk")));
+        assertEquals(order.byAllergen().get(0).name(), "White 30");
+        assertEquals(order.byColour().get(0).name(), "White 30");
+        assertEquals(order.washes(), List.of(), "and no specks show in the darker one");
+        HandOver same = HandOver.of(List.of(bowl("Dark 66", "dark", "soya"), bowl("Dark 58", "dark", "soya")));
+        assertEquals(same.washes(), List.of());
+        HandOver less = HandOver.of(List.of(bowl("B", "dark", "milk", "soya"), bowl("A", "dark", "soya")));
+        assertEquals(less.byColour().get(0).name(), "A", "of one colour the one with fewer allergens first");
     }
 }

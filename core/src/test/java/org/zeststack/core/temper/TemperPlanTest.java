@@ -150,4 +150,61 @@ public class TemperPlanTest {
         assertEquals(plan.seedGrams(), 20, 1e-9);
         assertTrue(words(plan).contains("20.0 g of crystallised cocoa butter of 33 to 34 °C"), words(plan));
     }
+
+    private static final Bowl GLASS = new Bowl(800, Bowl.Material.GLASS);
+
+    /** (1000 × 1.65 + 800 × 0.84) × 16.5 / (1.4 × 11 + 137 × 0.36 + 1.65 × 16.5), by hand. */
+    @Test
+    public void seedSaysItsBalance() {
+        TemperPlan plan = plan(Method.SEED, "dark", 1000, GLASS);
+        double seed = 2322 * 16.5 / (15.4 + 49.32 + 27.225);
+        near(plan.seedGrams(), seed, 1e-9, "by hand");
+        assertEquals(
+                plan.lines().get(1).why(),
+                "%.0f g × 1.65 and the bowl's 672 J/K give up 16.5 K; each gram of seed takes 1.40 × 11.0 + 137 × 0.36 = 65 J"
+                        .formatted(1000 - seed));
+    }
+
+    /** (1650 + 672) J/K × 20 K = 46.4 kJ, and the tap's water 12.6 kJ: 148.6 g of ice. */
+    @Test
+    public void iceTakesWhatTheGlassGivesUpToo() {
+        TemperPlan plan = plan(Method.BATH, "dark", 1000, GLASS);
+        near(plan.doses().iceGrams(), 1000 * (46.44 + 12.57) / (334 + 4.19 * 15), 1e-9, "by hand");
+        assertTrue(
+                plan.lines().get(1).why().startsWith("46 kJ go into the bath"),
+                plan.lines().toString());
+    }
+
+    /** 1000 g from 20 to 31 °C, three quarters of 360 g of butter melted: 52.4 kJ; glass takes 7.4 kJ more. */
+    @Test
+    public void burstsAddUpToTheHeatOfAPartialMelt() {
+        double[] plain = {1000 * (1.4 * 11 + 137 * 0.36 * 0.75), 1650};
+        double[] glass = {plain[0] + 672 * 11, 1650 + 672};
+        assertBursts(plan(Method.PARTIAL, "dark", 1000, Bowl.NONE), plain[0], 3 * plain[1] / 250, 11, "52 kJ");
+        assertBursts(plan(Method.PARTIAL, "dark", 1000, GLASS), glass[0], 3 * glass[1] / 250, 9, "60 kJ");
+        String none = words(plan(Method.PARTIAL, "dark", 1000, new Bowl(0, Bowl.Material.GLASS)));
+        assertTrue(!none.contains("Glass holds heat"), none);
+        assertTrue(none.contains("about 25 % of the pieces is solid"), none);
+    }
+
+    private static void assertBursts(TemperPlan plan, double joules, double seconds, long bursts, String told) {
+        near(plan.doses().burstSeconds(), seconds, 1e-9, "one of 3 K");
+        assertEquals(plan.doses().bursts(), bursts);
+        assertEquals(Math.round(joules / (250 * seconds)), bursts, "250 W");
+        assertEquals(plan.doses().burstWatts(), 250.0);
+        assertTrue(
+                plan.lines().get(0).why().startsWith(told + " melt about 75 %"),
+                plan.lines().toString());
+    }
+
+    @Test
+    public void oneInAHundredIsPreparedSeed() {
+        TemperPlan plan = plan(Method.PREPARED_SEED, "dark", 1000, Bowl.NONE);
+        near(plan.seedGrams(), 10, 1e-9, "butter");
+        near(plan.meltGrams(), 990, 1e-9, "couverture");
+        assertTrue(words(plan).contains("Melt 990 g") && words(plan).contains("Stir in 10.0 g"), words(plan));
+        assertTrue(
+                plan.lines().get(2).why().startsWith("1 % of the bowl"),
+                plan.lines().toString());
+    }
 }
