@@ -30,6 +30,7 @@ public class ArchitectureTest {
             Map.entry("cavity", List.of()),
             Map.entry("slab", List.of()),
             Map.entry("weighing", List.of()),
+            Map.entry("component", List.of()),
             Map.entry("rule", List.of()),
             Map.entry("naming", List.of("rule")),
             Map.entry("keeping", List.of("rule")),
@@ -40,7 +41,9 @@ public class ArchitectureTest {
             Map.entry("water", List.of("air")),
             Map.entry("sugar", List.of("rule", "water", "air", "heat")),
             Map.entry("workshop", List.of("cavity", "air")),
-            Map.entry("formula", List.of("ingredient", "rule", "household", "sugar", "water", "air", "heat", "method")),
+            Map.entry(
+                    "formula",
+                    List.of("ingredient", "component", "rule", "household", "sugar", "water", "air", "heat", "method")),
             Map.entry("bar", List.of("rule", "slab", "method")),
             Map.entry(
                     "stack",
@@ -78,6 +81,7 @@ public class ArchitectureTest {
             Map.entry(
                     "run",
                     List.of(
+                            "component",
                             "bar",
                             "rule",
                             "stack",

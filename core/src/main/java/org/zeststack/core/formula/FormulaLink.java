@@ -3,6 +3,7 @@ package org.zeststack.core.formula;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.zeststack.core.component.Component;
 
 /**
  * A version of another formula, as a line points to it: {@code formula:12:3} is version 3 of formula 12.
@@ -28,5 +29,10 @@ public record FormulaLink(long formula, int version) {
 
     public String text() {
         return PREFIX + formula + ":" + version;
+    }
+
+    /** What a run makes of it. */
+    public Component.Made component() {
+        return new Component.Made(formula, version);
     }
 }

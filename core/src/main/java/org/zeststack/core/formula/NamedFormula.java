@@ -1,11 +1,17 @@
 package org.zeststack.core.formula;
 
+import org.zeststack.core.component.Component;
+
 /** A formula version with its name. */
 public record NamedFormula(long id, String name, int version, Formula formula) {
 
     /** The component's key on the run sheet. */
     public String key() {
-        return "formula-" + id + "-v" + version;
+        return component().key();
+    }
+
+    public Component.Made component() {
+        return link().component();
     }
 
     public FormulaLink link() {

@@ -4,13 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import org.zeststack.core.component.Component;
 import org.zeststack.core.run.RunSheet.FormulaBatch;
 
 /** A formula that one pot or bowl does not hold, as the equal batches that it is made in: each is cooked and weighed back on its own. */
 final class EqualBatches {
-
-    /** What the key of a batch has between the formula's and its number. */
-    static final String MARK = "/";
 
     private EqualBatches() {}
 
@@ -24,7 +22,7 @@ final class EqualBatches {
     }
 
     static String key(FormulaBatch whole, int number) {
-        return whole.key() + MARK + number;
+        return Component.made(whole.key()).orElseThrow().batch(number).key();
     }
 
     private static FormulaBatch batch(FormulaBatch whole, int number) {

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.zeststack.core.bar.BarLayer;
+import org.zeststack.core.component.Component;
 import org.zeststack.core.formula.NamedFormula;
-import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.Material;
@@ -20,10 +22,8 @@ import org.zeststack.core.stack.StackLayer;
  */
 final class LaidMasses {
 
-    static final String LAID = "laid-";
-
     /** A bowl of melted couverture or compound, with what is stirred into all of it. */
-    record Bowl(String key, Material material, BarLayer.Mix tint) {}
+    record Melted(Component.Bowl bowl, Material material, BarLayer.Mix tint) {}
 
     /** Sheets that layers are cut from, for all of a run. */
     record Sheets(int needed, int made, int sheets, int perSheet) {}
@@ -42,17 +42,27 @@ final class LaidMasses {
 
     /** Key of the component that a layer is laid from. */
     String of(StackLayer layer) {
+        return component(layer).key();
+    }
+
+    private Component component(StackLayer layer) {
         BarLayer.Mix mix = layer.design().mix();
-        String key = component(layer, layer.design().of());
+        String slug = layer.design().of();
         return bar.stirred(layer)
-                ? key + RunSheet.CouvertureBatch.STIRRED + mix.of() + "-" + Numbers.plain(100 * mix.fraction())
-                : key;
+                ? new Component.Bowl(slug, Optional.of(new Component.Stirred(mix.of(), 100 * mix.fraction())))
+                : component(layer, slug);
     }
 
     /** Key of what is mixed into a layer by itself; empty where nothing is, or where it is stirred into the bowl. */
     String mixed(StackLayer layer) {
+        return mixedIn(layer).map(Component::key).orElse("");
+    }
+
+    private Optional<Component> mixedIn(StackLayer layer) {
         BarLayer.Mix mix = layer.design().mix();
-        return mix == null || mix.fraction() == 0 || bar.stirred(layer) ? "" : component(layer, mix.of());
+        return mix == null || mix.fraction() == 0 || bar.stirred(layer)
+                ? Optional.empty()
+                : Optional.of(component(layer, mix.of()));
     }
 
     /** Share of a layer that is mixed into it by itself. */
@@ -60,52 +70,51 @@ final class LaidMasses {
         return mixed(layer).isEmpty() ? 0 : layer.design().mix().fraction();
     }
 
-    private String component(StackLayer layer, String slug) {
+    private Component component(StackLayer layer, String slug) {
         NamedFormula formula = order.formulas().get(slug);
         if (formula != null) {
-            return formula.key();
+            return formula.component();
         }
         boolean melts = bar.layers().stream().anyMatch(l -> bar.melted(l, slug));
-        return melts ? RunSheet.CouvertureBatch.PREFIX + slug : LAID + slug;
+        return melts ? new Component.Bowl(slug, Optional.empty()) : new Component.Laid(slug);
     }
 
     /** Every bowl once, in the order of the design. */
-    List<Bowl> bowls() {
-        Map<String, Bowl> bowls = new LinkedHashMap<>();
+    List<Melted> bowls() {
+        Map<Component, Melted> bowls = new LinkedHashMap<>();
         for (StackLayer layer : designed()) {
             boolean stirred = bar.stirred(layer);
-            Material own = bar.parts().materials().get(layer.design().of());
+            String own = layer.design().of();
             bowl(
                     bowls,
-                    of(layer),
-                    stirred ? layer.material() : own,
+                    component(layer),
+                    stirred ? layer.material() : bar.parts().materials().get(own),
                     stirred ? layer.design().mix() : null);
-            if (!mixed(layer).isEmpty()) {
-                bowl(
-                        bowls,
-                        mixed(layer),
-                        bar.parts().materials().get(layer.design().mix().of()),
-                        null);
-            }
+            mixedIn(layer)
+                    .ifPresent(c -> bowl(
+                            bowls,
+                            c,
+                            bar.parts().materials().get(layer.design().mix().of()),
+                            null));
         }
         return List.copyOf(bowls.values());
     }
 
-    private static void bowl(Map<String, Bowl> bowls, String key, Material material, BarLayer.Mix tint) {
-        if (key.startsWith(RunSheet.CouvertureBatch.PREFIX)) {
-            bowls.putIfAbsent(key, new Bowl(key, material, tint));
+    private static void bowl(Map<Component, Melted> bowls, Component component, Material of, BarLayer.Mix tint) {
+        if (component instanceof Component.Bowl bowl) {
+            bowls.putIfAbsent(bowl, new Melted(bowl, of, tint));
         }
     }
 
-    /** Plain ingredients that are laid as they are, by component key. */
-    Map<String, Material> plain() {
-        Map<String, Material> plain = new LinkedHashMap<>();
+    /** Plain ingredients that are laid as they are. */
+    Map<Component.Laid, Material> plain() {
+        Map<Component.Laid, Material> plain = new LinkedHashMap<>();
         for (StackLayer layer : designed()) {
-            for (String key : List.of(of(layer), mixed(layer))) {
-                if (key.startsWith(LAID)) {
-                    plain.put(key, bar.parts().materials().get(key.substring(LAID.length())));
+            Stream.concat(Stream.of(component(layer)), mixedIn(layer).stream()).forEach(c -> {
+                if (c instanceof Component.Laid laid) {
+                    plain.put(laid, bar.parts().materials().get(laid.slug()));
                 }
-            }
+            });
         }
         return plain;
     }

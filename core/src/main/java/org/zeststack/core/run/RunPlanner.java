@@ -326,19 +326,19 @@ public final class RunPlanner {
         List<StackLayer> coats = order.bar().all(LayerKind.COAT);
         String shell = order.bar().first(LayerKind.SHELL).map(masses::of).orElse("");
         String dip = coats.isEmpty() ? "" : masses.of(coats.get(coats.size() - 1));
-        for (LaidMasses.Bowl bowl : masses.bowls()) {
-            double rim = bowl.key().equals(shell) ? order.bar().pouredOutGrams() : 0;
+        for (LaidMasses.Melted bowl : masses.bowls()) {
+            double rim = bowl.bowl().key().equals(shell) ? order.bar().pouredOutGrams() : 0;
             double left = Math.max(
                     order.allowances().bowlGrams(),
-                    bowl.key().equals(dip) ? order.bar().bowlGrams() : 0);
-            batches.add(couverture(bowl, masses.deposit(bowl.key()), rim, left));
+                    bowl.bowl().key().equals(dip) ? order.bar().bowlGrams() : 0);
+            batches.add(couverture(bowl, masses.deposit(bowl.bowl().key()), rim, left));
         }
         return batches;
     }
 
     /** What goes beyond the pieces is rounded up to whole grams, so that the lines of the sheet add up. */
     private RunSheet.CouvertureBatch couverture(
-            LaidMasses.Bowl of, RunSheet.Deposit deposit, double rimGrams, double bowlGrams) {
+            LaidMasses.Melted of, RunSheet.Deposit deposit, double rimGrams, double bowlGrams) {
         Material couverture = of.material();
         double scrape = order.allowances().scrapeFraction();
         double stays = deposit.total();
@@ -375,11 +375,9 @@ public final class RunPlanner {
                     plain(100 * of.tint().fraction()),
                     fixed(tint.grams(), 1));
         }
-        Ingredient plain = ingredients.get(of.key()
-                .substring(RunSheet.CouvertureBatch.PREFIX.length())
-                .split(RunSheet.CouvertureBatch.STIRRED)[0]);
+        Ingredient plain = ingredients.get(of.bowl().slug());
         return new RunSheet.CouvertureBatch(
-                of.key(),
+                of.bowl().key(),
                 couverture.name(),
                 couverture.compound() ? RunSheet.CouvertureBatch.COMPOUND : couverture.chocolate(),
                 stays,
@@ -399,7 +397,9 @@ public final class RunPlanner {
     /** Plain ingredients that are laid as they are. */
     private List<RunSheet.LaidBatch> laid() {
         List<RunSheet.LaidBatch> batches = new ArrayList<>();
-        masses.plain().forEach((key, of) -> batches.add(new RunSheet.LaidBatch(key, of.name(), masses.deposit(key))));
+        masses.plain()
+                .forEach((laid, of) ->
+                        batches.add(new RunSheet.LaidBatch(laid.key(), of.name(), masses.deposit(laid.key()))));
         return batches;
     }
 
@@ -418,12 +418,7 @@ public final class RunPlanner {
             }
         }
         for (RunSheet.LaidBatch l : laid) {
-            add(
-                    list,
-                    l.key().substring(LaidMasses.LAID.length()),
-                    l.name(),
-                    l.deposit().total(),
-                    "laid");
+            add(list, l.slug(), l.name(), l.deposit().total(), "laid");
         }
         return List.copyOf(list.values());
     }

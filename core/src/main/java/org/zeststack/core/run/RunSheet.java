@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.zeststack.core.bar.LayerKind;
+import org.zeststack.core.component.Component;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call;
@@ -120,7 +121,13 @@ public record RunSheet(
     }
 
     /** A plain ingredient that is laid as it is: inserts, inclusions, toppings, decoration. */
-    public record LaidBatch(String key, String name, Deposit deposit) {}
+    public record LaidBatch(String key, String name, Deposit deposit) {
+
+        /** What it is in the store room. */
+        public String slug() {
+            return Component.laid(key).orElseThrow().slug();
+        }
+    }
 
     /**
      * What one layer should weigh, in one cavity where it is laid in cavities.
@@ -244,14 +251,13 @@ public record RunSheet(
             PotPlan pots,
             Fat fat) {
 
-        /** What the key of a second pot ends with. */
-        public static final String SECOND = "~second";
-
         /** Key of the formula that a batch or a pot is of; any other key as it is. */
         public static String wholeKey(String key) {
-            String pot = key.endsWith(SECOND) ? key.substring(0, key.length() - SECOND.length()) : key;
-            int mark = pot.indexOf(EqualBatches.MARK);
-            return mark < 0 ? pot : pot.substring(0, mark);
+            return Component.made(key).map(m -> m.whole().key()).orElse(key);
+        }
+
+        private Component.Made made() {
+            return Component.made(key).orElseThrow(() -> new IllegalStateException(key + " is no formula's key"));
         }
 
         /** What the steps of a sheet make of its formulas: batches each on its own; on older sheets all of them as one. */
@@ -279,7 +285,7 @@ public record RunSheet(
 
         /** The formula's id, as its key has it. */
         public long formula() {
-            return Long.parseLong(key.split("-")[1]);
+            return made().formula();
         }
 
         public double takenGrams() {
@@ -332,13 +338,13 @@ public record RunSheet(
 
         /** Whether it is the second pot of another. */
         public boolean inSecondPot() {
-            return key.endsWith(SECOND);
+            return made().second();
         }
 
         private FormulaBatch secondOf(PotPlan.Second of) {
             Composition mass = of.mass().composition();
             return new FormulaBatch(
-                    key + SECOND,
+                    made().secondPot().key(),
                     String.join(", ", of.names()) + " for " + name,
                     version,
                     material,
@@ -534,15 +540,12 @@ public record RunSheet(
             TemperWindow.Limits windows,
             List<String> allergens) {
 
-        static final String PREFIX = "couverture-";
-        static final String STIRRED = "~";
-
         /** The kind of what has no cocoa butter to temper. */
         public static final String COMPOUND = "compound";
 
         /** What the couverture itself is in the store room. */
         public String slug() {
-            return key.substring(PREFIX.length()).split(STIRRED)[0];
+            return Component.bowl(key).orElseThrow().slug();
         }
 
         /** Where it is melted out, cooled to and worked; empty for what is not tempered. */

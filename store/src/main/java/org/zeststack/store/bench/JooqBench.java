@@ -24,8 +24,8 @@ import org.jooq.JSONB;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
+import org.zeststack.core.component.Component;
 import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.live.Channel;
 
@@ -412,7 +412,7 @@ class JooqBench implements Bench {
 
     @Override
     public List<Series> cooksOver(long formula, boolean second, long before, int most) {
-        Condition inSecond = COMPONENT.KEY.endsWith(RunSheet.FormulaBatch.SECOND);
+        Condition inSecond = COMPONENT.KEY.endsWith(Component.Made.keysOfSecondPots());
         List<Series> newest = new ArrayList<>(select(
                 db,
                 SERIES.ID.in(DSL.select(SERIES.ID)
@@ -423,7 +423,7 @@ class JooqBench implements Bench {
                         .and(SERIES.ENDED_AT.isNotNull())
                         .and(SERIES.SIMULATION.eq(""))
                         .and(SERIES.ID.lt(before))
-                        .and(COMPONENT.KEY.startsWith("formula-" + formula + "-"))
+                        .and(COMPONENT.KEY.startsWith(Component.Made.keysOf(formula)))
                         .and(second ? inSecond : DSL.not(inSecond))
                         .orderBy(SERIES.ID.desc())
                         .limit(most))));

@@ -16,6 +16,7 @@ import org.jooq.JSONB;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
+import org.zeststack.core.component.Component;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.json.StoredJson;
@@ -157,7 +158,7 @@ class JooqRuns implements Runs {
                 .and(DSL.exists(DSL.selectOne()
                         .from(COMPONENT)
                         .where(COMPONENT.RUN.eq(RUN.ID))
-                        .and(COMPONENT.KEY.startsWith("formula-" + formula + "-"))));
+                        .and(COMPONENT.KEY.startsWith(Component.Made.keysOf(formula)))));
         return select(of, most);
     }
 

@@ -26,6 +26,7 @@ import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
+import org.zeststack.core.component.Component;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.EntryBody;
@@ -135,7 +136,10 @@ public class JooqBenchTest {
                 KeyTaken.class,
                 () -> bench.startSeries(
                         run,
-                        TestRun.CARAMEL + RunSheet.FormulaBatch.SECOND,
+                        Component.made(TestRun.CARAMEL)
+                                .orElseThrow()
+                                .secondPot()
+                                .key(),
                         new UUID(1, 1),
                         SeriesKind.COOK,
                         "",
@@ -344,7 +348,7 @@ public class JooqBenchTest {
         assertFalse(over.contains(ids.get(2)), "a simulated one is none");
         assertEquals(bench.cooksOver(formula, false, all, 1).get(0).id(), ids.get(1), "the newest of them");
         assertEquals(bench.cooksOver(formula, false, ids.get(1), 1).get(0).id(), ids.get(0), "begun before");
-        String honey = TestRun.CARAMEL + RunSheet.FormulaBatch.SECOND;
+        String honey = Component.made(TestRun.CARAMEL).orElseThrow().secondPot().key();
         long second = bench.startSeries(run, honey, new UUID(7, 9), SeriesKind.COOK, "", 1, NOW)
                 .orElseThrow()
                 .id();

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
+import org.zeststack.core.formula.FormulaLink;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchEntry;
@@ -42,7 +43,7 @@ class RunsMade {
 
     /** The runs made with a version, newest day first. */
     List<Made> with(long formula, int version) {
-        List<Run> made = runs.with("formula-" + formula + "-v" + version);
+        List<Run> made = runs.with(new FormulaLink(formula, version).component().key());
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
         Bounds bounds = own.bounds();
         List<Made> told = new ArrayList<>();
@@ -72,7 +73,7 @@ class RunsMade {
         if (current == 0) {
             return null;
         }
-        String key = "formula-" + id + "-v" + current;
+        String key = new FormulaLink(id, current).component().key();
         List<Run> made = runs.with(key);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
         for (Run run : made) {
@@ -111,7 +112,7 @@ class RunsMade {
         if (current == 0) {
             return List.of();
         }
-        String key = "formula-" + id + "-v" + current;
+        String key = new FormulaLink(id, current).component().key();
         List<Offer> offers = new ArrayList<>();
         List<Run> made = runs.with(key);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
