@@ -155,7 +155,7 @@ public class RunPageTest extends WithDemo {
         plan(id, "12");
         assertThat(page.locator("[data-out=going-on]")).containsText("It does not fit");
         page.click("text=Start: freeze this sheet");
-        assertThat(page.locator(".actions .fault")).containsText("Say why it is made all the same.");
+        assertThat(page.locator(".going-on .fault")).containsText("Say why it is made all the same.");
         page.fill("#reason", "to photograph it");
         TestApp.sent(page, "text=Start: freeze this sheet");
         assertThat(page.locator(".log li").first()).containsText("Made all the same, because to photograph it");
