@@ -22,7 +22,6 @@ public final class TestRun {
         PotPlan.Mass mass = new PotPlan.Mass(Map.of(Part.SUCROSE, 200.0, Part.WATER, 100.0), 42);
         Working why = Working.of("why").line("a", "1 + 1 = %d", 2).from("arithmetic");
         return new RunSheet(
-                RunSheet.SCHEMA_VERSION,
                 "Test bar",
                 1,
                 10,

@@ -513,6 +513,18 @@ public sealed interface EntryBody {
         }
     }
 
+    /**
+     * What a newer release of the program wrote down: it stands in the log and counts for nothing here.
+     *
+     * @param kind its name there
+     */
+    record FromNewer(String kind) implements EntryBody {
+        @Override
+        public void check(Faults faults) {
+            faults.add(Fault.of("kind", kind, "Only a newer release writes this down."));
+        }
+    }
+
     /** Throws every fault of this body together. */
     default void check() {
         Faults faults = new Faults();

@@ -78,7 +78,6 @@ public final class RunPlanner {
         List<RunSheet.LayerTarget> layers =
                 bar.layers().stream().map(this::target).toList();
         return new RunSheet(
-                RunSheet.SCHEMA_VERSION,
                 order.barName(),
                 order.barVersion(),
                 order.pieces(),

@@ -31,7 +31,6 @@ import org.zeststack.core.workshop.Thermometer;
  * stands in here, so that later changes of formulas, moulds or settings do not reach a run under way.
  */
 public record RunSheet(
-        int schemaVersion,
         String barName,
         int barVersion,
         int piecesWanted,
@@ -51,13 +50,6 @@ public record RunSheet(
         List<Call> calls,
         List<BenchStep> steps) {
 
-    public static final int SCHEMA_VERSION = 3;
-
-    /** Sheets frozen by earlier releases know no plain ingredients by themselves. */
-    public RunSheet {
-        laid = laid == null ? List.of() : List.copyOf(laid);
-    }
-
     /**
      * Moulds and turns; slabs, trays and sheets are counted like moulds.
      *
@@ -65,9 +57,9 @@ public record RunSheet(
      * @param fills moulds to line in all; of slabs, trays and sheets whole ones are made
      * @param turns times the owned moulds go round
      * @param cavitiesInLast cavities used in the last mould
-     * @param carrier mould, slab, tray, sheet or piece; sheets frozen by the first releases know moulds only
+     * @param carrier mould, slab, tray, sheet or piece
      * @param spare pieces that whole slabs, trays and sheets give beyond those to make
-     * @param spareBare whether these go without what the pieces get after the cut; so with sheets that do not say
+     * @param spareBare whether these go without what the pieces get after the cut
      */
     public record Moulds(
             String name,
@@ -77,15 +69,8 @@ public record RunSheet(
             int turns,
             int cavitiesInLast,
             String carrier,
-            Integer spare,
-            Boolean spareBare) {
-
-        public Moulds {
-            spareBare = spareBare == null || spareBare;
-            carrier = carrier == null ? "mould" : carrier;
-            spare = spare == null ? Integer.valueOf(0) : spare;
-        }
-    }
+            int spare,
+            boolean spareBare) {}
 
     /**
      * Where what is laid ends up, in grams.
@@ -95,16 +80,12 @@ public record RunSheet(
      * @param spare in pieces beyond those to make
      * @param kept what brush, gun, bag or tray keeps
      */
-    public record Deposit(double pieces, double offcuts, double spare, Double kept) {
+    public record Deposit(double pieces, double offcuts, double spare, double kept) {
 
         public static final Deposit NOTHING = new Deposit(0, 0, 0);
 
-        public Deposit {
-            kept = kept == null ? Double.valueOf(0) : kept;
-        }
-
         public Deposit(double pieces, double offcuts, double spare) {
-            this(pieces, offcuts, spare, 0.0);
+            this(pieces, offcuts, spare, 0);
         }
 
         public double total() {
@@ -147,18 +128,11 @@ public record RunSheet(
             String material,
             double thicknessMm,
             FillWindow window,
-            Integer perPiece,
+            int perPiece,
             String mixed,
-            Double mixedFraction,
+            double mixedFraction,
             String technique,
             Double wholeGrams) {
-
-        public LayerTarget {
-            technique = technique == null ? "" : technique;
-            perPiece = perPiece == null ? Integer.valueOf(1) : perPiece;
-            mixed = mixed == null ? "" : mixed;
-            mixedFraction = mixedFraction == null ? Double.valueOf(0) : mixedFraction;
-        }
 
         /** Share of its mass that is of a component, or of one of its batches. */
         public double shareOf(String key) {
@@ -174,15 +148,10 @@ public record RunSheet(
      * @param mostGrams the most of it that may be used: to have ready
      */
     public record BatchLine(
-            String ingredient, String name, double grams, String role, Boolean toEffect, Double mostGrams) {
+            String ingredient, String name, double grams, String role, boolean toEffect, double mostGrams) {
 
-        public BatchLine {
-            toEffect = toEffect != null && toEffect;
-            mostGrams = mostGrams == null ? Double.valueOf(grams) : mostGrams;
-        }
-
-        public BatchLine(String ingredient, String name, double grams, String role, Boolean toEffect) {
-            this(ingredient, name, grams, role, toEffect, null);
+        public BatchLine(String ingredient, String name, double grams, String role, boolean toEffect) {
+            this(ingredient, name, grams, role, toEffect, grams);
         }
 
         /** Whether it has a range. */
@@ -238,15 +207,15 @@ public record RunSheet(
             Double stopReading,
             List<MethodStep> method,
             Working why,
-            Double finishedGrams,
-            Double mostFinishedGrams,
+            double finishedGrams,
+            double mostFinishedGrams,
             Deposit deposit,
             Map<String, Double> taken,
             Double waterGrams,
             Ending ending,
-            Integer batches,
+            int batches,
             String sharedOut,
-            Double airFraction,
+            double airFraction,
             Double cookedGrams,
             PotPlan pots,
             Fat fat) {
@@ -266,21 +235,6 @@ public record RunSheet(
             return formulas.stream()
                     .flatMap(f -> worked.contains(EqualBatches.key(f, 1)) ? EqualBatches.of(f).stream() : Stream.of(f))
                     .toList();
-        }
-
-        /** Sheets frozen before called the finished mass usable, and knew neither off-cuts nor what others take. */
-        public FormulaBatch {
-            airFraction = airFraction == null ? Double.valueOf(0) : airFraction;
-            if (finishedGrams == null) {
-                finishedGrams = usableGrams;
-                mostFinishedGrams = usableGrams;
-                usableGrams = depositGrams;
-                deposit = new Deposit(depositGrams, 0, 0);
-                taken = Map.of();
-                ending = stopCelsius == null ? Ending.MIXED : Ending.READING;
-                batches = 1;
-                sharedOut = "";
-            }
         }
 
         /** The formula's id, as its key has it. */
@@ -532,9 +486,9 @@ public record RunSheet(
             double comesBackGrams,
             Working why,
             Deposit deposit,
-            Double scrapedGrams,
-            Double pouredGrams,
-            Double bowlGrams,
+            double scrapedGrams,
+            double pouredGrams,
+            double bowlGrams,
             Tint tint,
             Double cocoaButterFraction,
             TemperWindow.Limits windows,
@@ -561,15 +515,6 @@ public record RunSheet(
         /** What of the bowl is couverture. */
         public double plainGrams() {
             return meltGrams - (tint == null ? 0 : tint.grams());
-        }
-
-        public CouvertureBatch {
-            if (deposit == null) {
-                deposit = new Deposit(usedGrams, 0, 0);
-                scrapedGrams = Math.max(0, meltGrams - usedGrams - comesBackGrams);
-                pouredGrams = 0.0;
-                bowlGrams = comesBackGrams;
-            }
         }
     }
 
@@ -600,7 +545,7 @@ public record RunSheet(
      * @param layer key of the layer it lays; empty where none
      * @param title what is done, in a few words
      * @param detail the figures of this run
-     * @param how the step of the method; sheets frozen before methods were worked have none
+     * @param how the step of the method; without words on sheets of before methods were worked
      */
     public record BenchStep(
             String id,
@@ -610,14 +555,7 @@ public record RunSheet(
             String title,
             String detail,
             String caution,
-            MethodStep how) {
-
-        private static final MethodStep UNTOLD = new MethodStep("", "", "");
-
-        public BenchStep {
-            how = how == null ? UNTOLD : how;
-        }
-    }
+            MethodStep how) {}
 
     /** Cavities that make a piece: 2 where halves are joined. */
     public int cavitiesOfAPiece() {

@@ -75,7 +75,7 @@ public class EqualBatchesTest {
     public void aPotIsAnEqualShare() {
         assertEquals(each.size(), pots);
         for (FormulaBatch pot : each) {
-            assertEquals(pot.batches().intValue(), 1);
+            assertEquals(pot.batches(), 1);
             assertEquals(pot.rawGrams() * pots, whole.rawGrams(), 1e-6);
             assertEquals(pot.finishedGrams() * pots, whole.finishedGrams(), 1e-6);
             assertEquals(pot.mostFinishedGrams() * pots, whole.mostFinishedGrams(), 1e-6);
@@ -209,7 +209,7 @@ public class EqualBatchesTest {
         FormulaBatch filling = nuts.formulas().get(0);
         List<RunSheet.InTemper> bowls = nuts.bowls(filling.key());
         assertTrue(filling.batches() > 1, "half a litre is too small for all");
-        assertEquals(bowls.size(), filling.batches().intValue());
+        assertEquals(bowls.size(), filling.batches());
         assertEquals(bowls.get(1).grams() * bowls.size(), filling.finishedGrams(), 1e-6);
         assertEquals(nuts.bowls("couverture-couverture-milk-38").size(), 1, "a couverture has one");
         BenchStep laying = nuts.steps().stream()

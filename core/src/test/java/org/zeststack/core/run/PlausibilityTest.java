@@ -58,7 +58,6 @@ public class PlausibilityTest {
                 null,
                 null);
         return new RunSheet(
-                2,
                 "bar",
                 1,
                 18,

@@ -211,7 +211,7 @@ public class PotProgramTest {
                 1e-6);
         assertEquals(batch.planned(kpa).cookedGrams() * pots, batch.cookedGrams(), 1e-6);
         assertEquals(batch.doneGrams().least() * pots, batch.cookedGrams(), 1e-6);
-        assertEquals(batch.second().orElseThrow().batches().intValue(), pots);
+        assertEquals(batch.second().orElseThrow().batches(), pots);
         double dry = (batch.pot().totalGrams() - batch.pot().waterGrams()) / pots;
         assertEquals(batch.moisture(dry / 0.9).orElseThrow(), 0.1, 1e-9);
         assertEquals(batch.stopReading(), one.formulas().get(0).stopReading(), 1e-9, "the reading is the same");

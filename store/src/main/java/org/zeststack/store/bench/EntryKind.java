@@ -1,7 +1,10 @@
 package org.zeststack.store.bench;
 
 import java.util.Arrays;
+import org.jooq.JSONB;
 import org.zeststack.core.run.EntryBody;
+import org.zeststack.store.json.StoredJson;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /** Names under which bodies of entries are kept and sent. */
 public enum EntryKind {
@@ -37,6 +40,19 @@ public enum EntryKind {
 
     public Class<? extends EntryBody> type() {
         return type;
+    }
+
+    /** A body as it was written; one whose kind or fields this release does not know is told as a newer release's. */
+    static EntryBody read(String kind, JSONB body) {
+        try {
+            return Arrays.stream(values())
+                    .filter(k -> k.name().equals(kind))
+                    .findFirst()
+                    .<EntryBody>map(k -> StoredJson.read(body, k.type))
+                    .orElseGet(() -> new EntryBody.FromNewer(kind));
+        } catch (UnrecognizedPropertyException newer) {
+            return new EntryBody.FromNewer(kind);
+        }
     }
 
     static EntryKind of(EntryBody body) {

@@ -155,9 +155,7 @@ class JooqBench implements Bench {
                         r -> new BenchEntry(
                                 r.value2(),
                                 r.value3(),
-                                StoredJson.read(
-                                        r.value5(),
-                                        EntryKind.valueOf(r.value4()).type()),
+                                EntryKind.read(r.value4(), r.value5()),
                                 r.value6().toInstant(),
                                 r.value7(),
                                 r.value8(),

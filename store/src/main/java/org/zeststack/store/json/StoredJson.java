@@ -12,7 +12,9 @@ import org.zeststack.core.cavity.HalfEllipsoid;
 import org.zeststack.core.cavity.SegmentRow;
 import org.zeststack.core.cavity.TaperedCavity;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Records of the core to {@code jsonb} and back. Unknown fields of a newer version fail instead of getting lost. */
 public final class StoredJson {
@@ -52,6 +54,15 @@ public final class StoredJson {
 
     public static JSONB write(Object body) {
         return JSONB.valueOf(MAPPER.writeValueAsString(body));
+    }
+
+    /** An object as it is written, to be read further by whoever knows its form. */
+    public static ObjectNode tree(JSONB json) {
+        return (ObjectNode) MAPPER.readTree(json.data());
+    }
+
+    public static <T> T read(JsonNode tree, Class<T> type) {
+        return MAPPER.treeToValue(tree, type);
     }
 
     public static <T> T read(JSONB json, Class<T> type) {

@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.JSONB;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
@@ -20,6 +19,8 @@ import org.zeststack.core.component.Component;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.json.StoredJson;
+import org.zeststack.store.sheet.NewerSheet;
+import org.zeststack.store.sheet.WrittenSheet;
 
 @Repository
 class JooqRuns implements Runs {
@@ -101,7 +102,7 @@ class JooqRuns implements Runs {
 
     @Override
     public List<Run> newest(int most) {
-        return select(RUN.STATUS.ne(Run.Status.PLANNED.name()), most);
+        return read(RUN.STATUS.ne(Run.Status.PLANNED.name()), most);
     }
 
     @Override
@@ -147,8 +148,12 @@ class JooqRuns implements Runs {
 
     @Override
     public List<Run> with(String componentKey) {
-        return select(DSL.exists(
-                DSL.selectOne().from(COMPONENT).where(COMPONENT.RUN.eq(RUN.ID)).and(COMPONENT.KEY.eq(componentKey))));
+        return read(
+                DSL.exists(DSL.selectOne()
+                        .from(COMPONENT)
+                        .where(COMPONENT.RUN.eq(RUN.ID))
+                        .and(COMPONENT.KEY.eq(componentKey))),
+                Integer.MAX_VALUE);
     }
 
     @Override
@@ -159,7 +164,12 @@ class JooqRuns implements Runs {
                         .from(COMPONENT)
                         .where(COMPONENT.RUN.eq(RUN.ID))
                         .and(COMPONENT.KEY.startsWith(Component.Made.keysOf(formula)))));
-        return select(of, most);
+        return read(of, most);
+    }
+
+    /** Those whose sheet can be read. */
+    private List<Run> read(Condition which, int most) {
+        return select(which, most).stream().filter(Run::readable).toList();
     }
 
     private List<Run> select(Condition which) {
@@ -194,7 +204,13 @@ class JooqRuns implements Runs {
     }
 
     private static Run run(Record r) {
-        JSONB sheet = r.get(RUN.SHEET);
+        Optional<RunSheet> sheet = Optional.empty();
+        int newer = 0;
+        try {
+            sheet = Optional.ofNullable(r.get(RUN.SHEET)).map(WrittenSheet::read);
+        } catch (NewerSheet written) {
+            newer = written.form();
+        }
         return new Run(
                 r.get(RUN.ID),
                 r.get(RUN.BAR),
@@ -210,7 +226,8 @@ class JooqRuns implements Runs {
                         r.get(RUN.AGAINST),
                         r.get(RUN.DIFFERENCE)),
                 Run.Status.valueOf(r.get(RUN.STATUS)),
-                Optional.ofNullable(sheet).map(s -> StoredJson.read(s, RunSheet.class)),
+                sheet,
+                newer,
                 r.get(RUN.SEQUENCE),
                 r.get(RUN.LOCK_VERSION),
                 instant(r.get(RUN.STARTED_AT)),
@@ -223,7 +240,7 @@ class JooqRuns implements Runs {
             DSLContext dsl = tx.dsl();
             int started = dsl.update(RUN)
                     .set(RUN.STATUS, Run.Status.STARTED.name())
-                    .set(RUN.SHEET, StoredJson.write(sheet))
+                    .set(RUN.SHEET, WrittenSheet.write(sheet))
                     .set(RUN.STARTED_AT, now.atOffset(ZoneOffset.UTC))
                     .set(RUN.LOCK_VERSION, RUN.LOCK_VERSION.plus(1))
                     .where(RUN.ID.eq(id))

@@ -12,7 +12,6 @@ import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
-import org.zeststack.core.run.RunSheet;
 
 /** What earlier releases wrote is read by this one. */
 public class OldFormulaTest {
@@ -39,21 +38,7 @@ public class OldFormulaTest {
     }
 
     @Test
-    public void linesOfTheFirstReleasesSheets() {
-        RunSheet.BatchLine line = StoredJson.read(
-                JSONB.valueOf(
-                        "{\"ingredient\": \"sugar\", \"name\": \"Sugar\", \"grams\": 5, \"role\": \"in the pot\"}"),
-                RunSheet.BatchLine.class);
-        assertFalse(line.toEffect());
-    }
-
-    @Test
-    public void mouldsAndCallsOfTheFirstReleasesSheets() {
-        RunSheet.Moulds moulds = StoredJson.read(
-                JSONB.valueOf("{\"name\": \"ten\", \"cavities\": 10, \"owned\": 6, \"fills\": 9, \"turns\": 2,"
-                        + " \"cavitiesInLast\": 10}"),
-                RunSheet.Moulds.class);
-        assertEquals(moulds.carrier(), "mould");
+    public void callsOfTheFirstReleases() {
         Call call = StoredJson.read(
                 JSONB.valueOf("{\"weight\": \"TAKE_CARE\", \"code\": \"back-thick\", \"message\": \"Back\","
                         + " \"arithmetic\": \"1 + 1\", \"source\": \"practice\"}"),

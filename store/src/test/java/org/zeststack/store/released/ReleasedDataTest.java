@@ -32,6 +32,7 @@ import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.run.TestRuns;
+import org.zeststack.store.sheet.WrittenSheet;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -143,7 +144,7 @@ public class ReleasedDataTest {
                             .formatted(
                                     l.target().key(), fixed(l.target().window().targetGrams(), 2), l.summary())));
             account.flows().forEach(flow -> told.append(flow(flow)));
-            assertEquals(StoredJson.read(StoredJson.write(sheet), RunSheet.class), sheet, "and is kept anew as it is read");
+            assertEquals(WrittenSheet.read(WrittenSheet.write(sheet)), sheet, "and is kept anew as it is read");
         }
     }
 

@@ -163,7 +163,7 @@ class BenchController {
     }
 
     private void fill(Run run, String step, Stages.Naming naming, Model model) {
-        RunSheet sheet = run.sheet().orElseThrow();
+        RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, bench.entries(run.id()));
         Optional<BenchStep> chosen =
                 Optional.ofNullable(step).flatMap(sheet::step).or(state::next);
@@ -346,7 +346,7 @@ class BenchController {
             @RequestParam(defaultValue = "0") int from) {
         Bench.Series of =
                 bench.series(series).filter(s -> s.run() == id).orElseThrow(() -> Trouble.missing("This series"));
-        RunSheet sheet = started(id).sheet().orElseThrow();
+        RunSheet sheet = started(id).frozen();
         Optional<FollowedPot> pot = views.pot(sheet, BenchState.of(sheet, bench.entries(id)), of);
         if (pot.isPresent()) {
             FollowedPot.Piece piece = pot.get().curve(edition, from);

@@ -72,7 +72,7 @@ public class CookLessons {
         Map<Long, Bench.Fresh> readings =
                 bench.readingsAfter(series.stream().collect(Collectors.toMap(Bench.Series::id, s -> 0L)));
         for (Bench.Series one : series) {
-            RunSheet sheet = of.get(one.run()).sheet().orElseThrow();
+            RunSheet sheet = of.get(one.run()).frozen();
             kept.put(
                     one.key(),
                     sheet.pot(one.component())

@@ -24,7 +24,9 @@ class LivePots {
     }
 
     List<PotStrip> running() {
-        List<Bench.Series> series = bench.cooksRunning();
+        List<Bench.Series> series = bench.cooksRunning().stream()
+                .filter(s -> runs.find(s.run()).orElseThrow().readable())
+                .toList();
         Map<Long, List<Bench.PotSaid>> said =
                 bench.potsSaid(series.stream().map(Bench.Series::run).distinct().toList());
         return views.followAll(series, said, this::sheet).stream()
@@ -34,7 +36,7 @@ class LivePots {
     }
 
     private RunSheet sheet(long run) {
-        return runs.find(run).flatMap(r -> r.sheet()).orElseThrow();
+        return runs.find(run).orElseThrow().frozen();
     }
 
     private Optional<PotStrip> strip(FollowedPot pot) {

@@ -177,7 +177,7 @@ class SimulatedDevices {
 
     /** The device shows what this run's thermometer would show, to 0.1 °C. */
     private Source build(Bench.Series series) {
-        RunSheet sheet = runs.find(series.run()).flatMap(r -> r.sheet()).orElseThrow();
+        RunSheet sheet = runs.find(series.run()).orElseThrow().frozen();
         Optional<RunSheet.FormulaBatch> batch = sheet.pot(series.component());
         if (batch.isPresent()) {
             SimulatedPot pot = pot(sheet, batch.get(), Device.valueOf(series.simulation()), series.id());

@@ -48,7 +48,7 @@ class RunsMade {
         Bounds bounds = own.bounds();
         List<Made> told = new ArrayList<>();
         for (Run run : made) {
-            RunSheet sheet = run.sheet().orElseThrow();
+            RunSheet sheet = run.frozen();
             BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
             told.add(new Made(run, RunAccount.of(sheet, state, bounds)));
         }
@@ -77,16 +77,12 @@ class RunsMade {
         List<Run> made = runs.with(key);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
         for (Run run : made) {
-            var cup =
-                    BenchState.of(run.sheet().orElseThrow(), entries.getOrDefault(run.id(), List.of()))
-                            .entries()
-                            .stream()
-                            .map(BenchEntry::body)
-                            .filter(b -> b instanceof EntryBody.Cup c
-                                    && RunSheet.FormulaBatch.wholeKey(c.component())
-                                            .equals(key))
-                            .map(EntryBody.Cup.class::cast)
-                            .reduce((earlier, later) -> later);
+            var cup = BenchState.of(run.frozen(), entries.getOrDefault(run.id(), List.of())).entries().stream()
+                    .map(BenchEntry::body)
+                    .filter(b -> b instanceof EntryBody.Cup c
+                            && RunSheet.FormulaBatch.wholeKey(c.component()).equals(key))
+                    .map(EntryBody.Cup.class::cast)
+                    .reduce((earlier, later) -> later);
             if (cup.isPresent()) {
                 return new Air(
                         run.id(),
@@ -117,7 +113,7 @@ class RunsMade {
         List<Run> made = runs.with(key);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
         for (Run run : made) {
-            RunSheet sheet = run.sheet().orElseThrow();
+            RunSheet sheet = run.frozen();
             BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
             double factor = sheet.formula(key).orElseThrow().factor();
             for (int row : rows) {

@@ -38,7 +38,7 @@ class LedgerController {
         this.own = own;
     }
 
-    /** A closed run in the list. */
+    /** A closed run in the list; its account is null where a newer release wrote its sheet. */
     record Line(Run run, RunAccount account) {}
 
     @GetMapping("/ledger")
@@ -48,7 +48,10 @@ class LedgerController {
         Bounds bounds = own.bounds();
         List<Line> lines = closed.stream()
                 .map(run -> {
-                    RunSheet sheet = run.sheet().orElseThrow();
+                    if (!run.readable()) {
+                        return new Line(run, null);
+                    }
+                    RunSheet sheet = run.frozen();
                     var state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
                     return new Line(run, RunAccount.of(sheet, state, bounds));
                 })
@@ -62,7 +65,7 @@ class LedgerController {
         Run run = runs.find(id)
                 .filter(r -> r.status() != Run.Status.PLANNED)
                 .orElseThrow(() -> Trouble.missing("This run"));
-        RunSheet sheet = run.sheet().orElseThrow();
+        RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, bench.entries(id));
         model.addAttribute("run", run);
         model.addAttribute("sheet", sheet);

@@ -23,6 +23,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.zeststack.store.sheet.NewerSheet;
 import tools.jackson.core.JacksonException;
 
 /** Requests that cannot be meant: each is answered with a sentence about what is wrong, and nothing of how the program is made. */
@@ -119,6 +120,11 @@ class Mistakes {
     void unkept(DataIntegrityViolationException e, HttpServletResponse response) throws IOException {
         LOG.warn("The database refused what was sent", e);
         tell(response, HttpStatus.BAD_REQUEST, "Something of what was sent cannot be kept. Nothing was changed.");
+    }
+
+    @ExceptionHandler
+    void newer(NewerSheet e, HttpServletResponse response) throws IOException {
+        tell(response, HttpStatus.CONFLICT, e.getMessage());
     }
 
     private static void tell(HttpServletResponse response, HttpStatus status, String words) throws IOException {

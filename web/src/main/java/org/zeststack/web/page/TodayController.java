@@ -36,16 +36,18 @@ class TodayController {
     }
 
     private Now now(Run run) {
-        RunSheet sheet = run.sheet().orElseThrow();
+        RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, bench.entries(run.id()));
         return new Now(run, sheet, state, SectionDrawing.of(sheet.section()));
     }
 
     @GetMapping("/")
     String today(Model model) {
-        List<Now> now =
-                runs.list(List.of(Run.Status.STARTED)).stream().map(this::now).toList();
-        model.addAttribute("now", now);
+        List<Run> started = runs.list(List.of(Run.Status.STARTED));
+        model.addAttribute(
+                "now", started.stream().filter(Run::readable).map(this::now).toList());
+        model.addAttribute(
+                "newer", started.stream().filter(run -> !run.readable()).toList());
         model.addAttribute("planned", runs.brief(List.of(Run.Status.PLANNED)));
         model.addAttribute(
                 "closed",

@@ -64,7 +64,7 @@ public class EyeCooks {
     }
 
     private static Optional<Double> moisture(Run run, long formula, List<BenchEntry> entries) {
-        RunSheet sheet = run.sheet().orElseThrow();
+        RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, entries);
         return sheet.formulas().stream()
                 .filter(b -> b.formula() == formula && b.byEye())

@@ -44,7 +44,7 @@ public class LastResults {
         Map<Long, Double> good = new HashMap<>();
         Map<Long, Batch> batches = new HashMap<>();
         for (Run run : newest) {
-            RunSheet sheet = run.sheet().orElseThrow();
+            RunSheet sheet = run.frozen();
             BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
             if (run.status() == Run.Status.CLOSED && state.countedInAll() > 0) {
                 int counting = state.counted(Outcome.GOOD) + state.counted(Outcome.REWORKED);

@@ -71,7 +71,7 @@ class LotsOfRun {
 
     /** Writes down what a closed run used of its lots; a run used twice counts once. */
     void use(Run run, SignedIn me) {
-        RunSheet sheet = run.sheet().orElseThrow();
+        RunSheet sheet = run.frozen();
         for (RunSheet.WeighingLine line : sheet.weighing()) {
             Long lot = run.lots().get(line.ingredient());
             if (lot != null) {

@@ -82,7 +82,11 @@ class RunList {
                 bench.entriesOf(started.stream().map(Run::id).toList());
         Map<Long, String> next = new HashMap<>();
         for (Run run : started) {
-            BenchState state = BenchState.of(run.sheet().orElseThrow(), entries.getOrDefault(run.id(), List.of()));
+            if (!run.readable()) {
+                next.put(run.id(), "Start the newer release that wrote it");
+                continue;
+            }
+            BenchState state = BenchState.of(run.frozen(), entries.getOrDefault(run.id(), List.of()));
             next.put(run.id(), state.next().map(RunSheet.BenchStep::title).orElse("Close the run"));
         }
         return next;

@@ -59,19 +59,22 @@ public class RunSheets {
      * The sheet of a run.
      *
      * @throws org.zeststack.core.formula.YieldUnknown if it is only planned and something in it ends by eye, nobody knows how
+     * @throws org.zeststack.store.sheet.NewerSheet if a newer release wrote it
      */
     public RunSheet of(Run run) {
-        return run.sheet()
-                .orElseGet(() -> of(new Runs.Plan(
-                        run.bar(),
-                        run.barVersion(),
-                        run.barName(),
-                        run.plannedFor(),
-                        run.pieces(),
-                        run.thermometer(),
-                        run.allowances(),
-                        run.lots(),
-                        run.said())));
+        if (run.status() != Run.Status.PLANNED) {
+            return run.frozen();
+        }
+        return of(new Runs.Plan(
+                run.bar(),
+                run.barVersion(),
+                run.barName(),
+                run.plannedFor(),
+                run.pieces(),
+                run.thermometer(),
+                run.allowances(),
+                run.lots(),
+                run.said()));
     }
 
     /** The sheet that a plan comes to; throws as {@link #of(Run)}. */

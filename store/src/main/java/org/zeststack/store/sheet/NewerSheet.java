@@ -1,0 +1,20 @@
+package org.zeststack.store.sheet;
+
+/** A sheet that a newer release of the program wrote. */
+public final class NewerSheet extends RuntimeException {
+
+    private final int form;
+
+    public NewerSheet(int form) {
+        super(
+                "This sheet was written by a newer release of the program, in form %d; this release reads forms up to %d. "
+                                .formatted(form, WrittenSheet.VERSION)
+                        + "Nothing of it is changed. Start the newer release again to work with it.");
+        this.form = form;
+    }
+
+    /** The form that it is written in. */
+    public int form() {
+        return form;
+    }
+}
