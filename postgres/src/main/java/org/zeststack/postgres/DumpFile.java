@@ -168,6 +168,39 @@ public final class DumpFile {
         System.out.println("Backup written to " + file + ": " + holds(database).words());
     }
 
+    /**
+     * Keeps everything as it is in a file before a newer release changes the tables; does nothing where it does not.
+     *
+     * @param directory made where it is not there
+     * @param newest the version of the tables that this release brings them to
+     * @throws PostgresTrouble if it cannot be kept: then nothing is changed either
+     */
+    public static void keepBeforeChange(Database database, Path directory, int newest) {
+        if (ask(database, "select count(to_regclass('public.flyway_schema_history'))") == 0) {
+            return;
+        }
+        long now =
+                ask(database, "select coalesce(max(version::int), 0) from public.flyway_schema_history where success");
+        if (now >= newest) {
+            return;
+        }
+        try {
+            Files.createDirectories(directory);
+        } catch (IOException e) {
+            throw new PostgresTrouble("Cannot make " + directory + ": " + e.getMessage(), e);
+        }
+        Path kept = directory.resolve("tables-%d-%s.zest".formatted(now, moment()));
+        requireFree(kept);
+        write(database, kept);
+        System.out.printf(
+                "This release changes the tables from version %d to %d. Kept as it was, in %s: %s%n",
+                now, newest, kept, holds(database).words());
+    }
+
+    private static String moment() {
+        return LocalDateTime.now().format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS"));
+    }
+
     private static void requireFree(Path file) {
         if (Files.exists(file)) {
             throw new PostgresTrouble(file + " is there already. Give another name.");
@@ -240,8 +273,7 @@ public final class DumpFile {
                         "There is data already: %s. To replace it, give the same command with --replace."
                                 .formatted(there));
             }
-            String moment = LocalDateTime.now().format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss-SSS"));
-            Path kept = whole.resolveSibling("replaced-" + moment + ".zest");
+            Path kept = whole.resolveSibling("replaced-" + moment() + ".zest");
             requireFree(kept);
             write(database, kept);
             System.out.println("Replaced will be: " + there + ". They are kept in " + kept);

@@ -155,6 +155,10 @@ public final class Zest {
             PrivatePostgres postgres = PrivatePostgres.durable(home(demo));
             settings.putAll(demo ? demoSettings(postgres) : dataSource(postgres));
             if (!demo) {
+                DumpFile.keepBeforeChange(
+                        new DumpFile.Database(postgres.url(), PrivatePostgres.NAME, postgres.password()),
+                        home(false).resolveSibling("before"),
+                        newestTables());
                 settings.put("zest.demo-home", home(true).toString());
             }
             run(settings, postgres);
