@@ -89,7 +89,6 @@ public sealed interface EntryBody {
             }
         }
 
-        /** Grams of this layer in one cavity. */
         /** Grams of the layer in one cavity or piece; of a whole slab that share of it that a piece is meant to have. */
         public double gramsIn(RunSheet.LayerTarget layer) {
             return whole && layer.wholeGrams() != null
@@ -97,6 +96,7 @@ public sealed interface EntryBody {
                     : gramsPerCavity();
         }
 
+        /** Grams of this layer in one cavity. */
         public double gramsPerCavity() {
             return (grossGrams - tareGrams) / cavities;
         }

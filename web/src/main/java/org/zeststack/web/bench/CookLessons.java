@@ -72,13 +72,13 @@ public class CookLessons {
         Map<Long, Bench.Fresh> readings =
                 bench.readingsAfter(series.stream().collect(Collectors.toMap(Bench.Series::id, s -> 0L)));
         for (Bench.Series one : series) {
-            RunSheet sheet = of.get(one.run()).frozen();
+            Optional<RunSheet> sheet = of.get(one.run()).sheet();
             kept.put(
                     one.key(),
-                    sheet.pot(one.component())
+                    sheet.flatMap(s -> s.pot(one.component()))
                             .filter(RunSheet.FormulaBatch::cooked)
                             .flatMap(batch -> {
-                                FollowedPot pot = new FollowedPot(one, sheet, batch, Learned.NOTHING);
+                                FollowedPot pot = new FollowedPot(one, sheet.get(), batch, Learned.NOTHING);
                                 List<Bench.PotSaid> ofIt = said.getOrDefault(one.run(), List.of()).stream()
                                         .filter(t -> t.component().equals(one.component()))
                                         .filter(t -> !t.at().isAfter(one.endedAt()))

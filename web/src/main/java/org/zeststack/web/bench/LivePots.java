@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import org.zeststack.core.run.PotPlan;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.bench.Bench;
+import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 
 /** The pots that are on the rings now, of every run. */
@@ -24,9 +25,7 @@ class LivePots {
     }
 
     List<PotStrip> running() {
-        List<Bench.Series> series = bench.cooksRunning().stream()
-                .filter(s -> runs.find(s.run()).orElseThrow().readable())
-                .toList();
+        List<Bench.Series> series = bench.cooksRunning();
         Map<Long, List<Bench.PotSaid>> said =
                 bench.potsSaid(series.stream().map(Bench.Series::run).distinct().toList());
         return views.followAll(series, said, this::sheet).stream()
@@ -35,8 +34,8 @@ class LivePots {
                 .toList();
     }
 
-    private RunSheet sheet(long run) {
-        return runs.find(run).orElseThrow().frozen();
+    private Optional<RunSheet> sheet(long run) {
+        return runs.find(run).flatMap(Run::sheet);
     }
 
     private Optional<PotStrip> strip(FollowedPot pot) {

@@ -130,7 +130,7 @@ public class SeriesViews {
 
     /** The pot of a series, up to date; empty for a bowl. */
     Optional<FollowedPot> pot(RunSheet sheet, BenchState state, Bench.Series series) {
-        Optional<FollowedPot> pot = known(series, run -> sheet);
+        Optional<FollowedPot> pot = known(series, run -> Optional.of(sheet));
         pot.ifPresent(p -> {
             long since = p.upTo();
             p.follow(bench, bench.readingsAfter(series.id(), since), since, said(state, series.component()));
@@ -140,7 +140,7 @@ public class SeriesViews {
 
     /** The pots of many series, up to date, their readings in one query. */
     List<FollowedPot> followAll(
-            List<Bench.Series> series, Map<Long, List<Bench.PotSaid>> said, LongFunction<RunSheet> sheets) {
+            List<Bench.Series> series, Map<Long, List<Bench.PotSaid>> said, LongFunction<Optional<RunSheet>> sheets) {
         List<FollowedPot> all = series.stream()
                 .map(s -> known(s, sheets))
                 .flatMap(Optional::stream)
@@ -171,14 +171,17 @@ public class SeriesViews {
         return at.stream().map(when -> new Bench.PotSaid(component, when, what));
     }
 
-    private synchronized Optional<FollowedPot> known(Bench.Series series, LongFunction<RunSheet> sheets) {
+    private synchronized Optional<FollowedPot> known(Bench.Series series, LongFunction<Optional<RunSheet>> sheets) {
         FollowedPot pot = pots.get(series.key());
         if (pot == null) {
-            RunSheet sheet = sheets.apply(series.run());
-            Optional<RunSheet.FormulaBatch> batch =
-                    sheet.pot(series.component()).filter(b -> b.cooked() && series.kind() == Bench.SeriesKind.COOK);
-            batch.ifPresent(b -> pots.put(series.key(), new FollowedPot(series, sheet, b, lessons.of(series, b))));
-            pot = batch.isPresent() ? pots.get(series.key()) : null;
+            pot = sheets.apply(series.run())
+                    .flatMap(sheet -> sheet.pot(series.component())
+                            .filter(b -> b.cooked() && series.kind() == Bench.SeriesKind.COOK)
+                            .map(b -> new FollowedPot(series, sheet, b, lessons.of(series, b))))
+                    .orElse(null);
+            if (pot != null) {
+                pots.put(series.key(), pot);
+            }
         }
         return Optional.ofNullable(pot);
     }
