@@ -47,8 +47,7 @@ public class PathTest {
     @Test(dependsOnMethods = "setUpTheWorkshop")
     public void theDemoOpensBesideAnEmptyWorkshop() {
         owner.navigate("/");
-        // A second workshop is made and filled meanwhile.
-        owner.click("button:has-text('Look around the demo')", new Page.ClickOptions().setTimeout(90_000));
+        lookAround();
         assertThat(owner.locator("table")).containsText("runa");
         Page demo = owner.waitForPopup(() -> owner.click("text=Open the demo"));
         assertThat(demo.locator("h1")).hasText("Sign in");
@@ -62,12 +61,17 @@ public class PathTest {
         assertThat(owner.locator("main")).not().containsText("Lantern");
     }
 
+    /** A second workshop is made and filled meanwhile. */
+    private void lookAround() {
+        owner.click("button:has-text('Look around the demo')", new Page.ClickOptions().setTimeout(90_000));
+    }
+
     @Test
     public void setUpTheWorkshop() {
         owner = app.page();
         owner.navigate("/");
         assertThat(owner.locator("h1")).hasText("Set up the workshop");
-        owner.click("button:has-text('Look around the demo')");
+        lookAround();
         assertThat(owner.locator("main a").first()).hasText("Open the demo");
         owner.navigate("/");
         owner.fill("#workshop", "Test quay");
