@@ -21,7 +21,8 @@ public class NewerReleaseTest extends WithDemo {
     @BeforeClass
     public void writeAsANewerRelease() throws Exception {
         app.bean(DSLContext.class)
-                .execute("update run set sheet = jsonb_set(sheet, '{schemaVersion}', '9') || '{\"hour\": 7}'"
+                .execute("update run set started_at = started_at + interval '1 second',"
+                        + " sheet = jsonb_set(sheet, '{schemaVersion}', '9') || '{\"hour\": 7}'"
                         + " where id in (2, 4)");
         app.bean(DSLContext.class)
                 .execute("insert into entry (run, sequence, key, kind, body, device, at, recorded_at, recorded_by)"

@@ -29,11 +29,6 @@ public sealed interface Component {
             this(formula, version, 0, false);
         }
 
-        /** What the key of every version, batch and first pot of a formula begins with. */
-        public static String keysOf(long formula) {
-            return PREFIX + formula + "-";
-        }
-
         /** What the key of every second pot ends with, and no other. */
         public static String keysOfSecondPots() {
             return SECOND;
@@ -41,7 +36,7 @@ public sealed interface Component {
 
         @Override
         public String key() {
-            return keysOf(formula) + "v" + version + (batch == 0 ? "" : BATCH + batch) + (second ? SECOND : "");
+            return PREFIX + formula + "-v" + version + (batch == 0 ? "" : BATCH + batch) + (second ? SECOND : "");
         }
 
         /** All of the formula that it is a batch or a pot of. */

@@ -271,7 +271,7 @@ public class RunTest {
         assertTrue(state.roomAdvice(Bounds.shipped()).orElseThrow().message().contains("18 to 23 °C"));
 
         RunAccount account = RunAccount.of(sheet, state, Bounds.shipped());
-        near(account.yieldFraction(), 0.85, 1e-12, "good and reworked over planned");
+        near(account.pieces().yieldFraction(), 0.85, 1e-12, "good and reworked over planned");
         MassFlow flow = account.flows().get(0);
         near(flow.of(MassFlow.Way.GOOD).measured(), 20 * 85, 1e-9, "mean weigh-in × good and reworked pieces");
         near(flow.of(MassFlow.Way.NOT_GOOD).measured(), 20 * 8, 1e-9, "and × the others");

@@ -39,6 +39,9 @@ public interface Bench {
 
     List<BenchEntry> entries(long run);
 
+    /** Entries of a run that came in after so many events of it, oldest first. */
+    List<BenchEntry> entriesAfter(long run, long sequence);
+
     /** Entries of many runs, oldest first, in one query. */
     Map<Long, List<BenchEntry>> entriesOf(List<Long> runs);
 

@@ -136,7 +136,16 @@ class JooqBench implements Bench {
     }
 
     @Override
+    public List<BenchEntry> entriesAfter(long run, long sequence) {
+        return entries(ENTRY.RUN.eq(run).and(ENTRY.SEQUENCE.gt(sequence))).getOrDefault(run, List.of());
+    }
+
+    @Override
     public Map<Long, List<BenchEntry>> entriesOf(List<Long> runs) {
+        return runs.isEmpty() ? Map.of() : entries(ENTRY.RUN.in(runs));
+    }
+
+    private Map<Long, List<BenchEntry>> entries(Condition which) {
         return db.select(
                         ENTRY.RUN,
                         ENTRY.SEQUENCE,
@@ -148,7 +157,7 @@ class JooqBench implements Bench {
                         ENTRY.CORRECTS,
                         ENTRY.LATE)
                 .from(ENTRY)
-                .where(ENTRY.RUN.in(runs))
+                .where(which)
                 .orderBy(ENTRY.SEQUENCE)
                 .fetchGroups(
                         ENTRY.RUN,
@@ -421,7 +430,7 @@ class JooqBench implements Bench {
                         .and(SERIES.ENDED_AT.isNotNull())
                         .and(SERIES.SIMULATION.eq(""))
                         .and(SERIES.ID.lt(before))
-                        .and(COMPONENT.KEY.startsWith(Component.Made.keysOf(formula)))
+                        .and(COMPONENT.FORMULA.eq(formula))
                         .and(second ? inSecond : DSL.not(inSecond))
                         .orderBy(SERIES.ID.desc())
                         .limit(most))));

@@ -1,7 +1,10 @@
 package org.zeststack.store.design;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.Stamp;
 
@@ -38,8 +41,50 @@ public interface Designs<T> {
 
     long create(String name, T draft, Stamp stamp);
 
-    /** All of them, archived ones too. */
-    List<Listed> list();
+    /** What a list is sorted by. */
+    enum By {
+        NAME("name"),
+        /** Its build or family, then its name. */
+        KIND("family"),
+        CHANGED("last changed"),
+        /** Of bars: the day of the newest run. */
+        RUN("last run");
+
+        private final String words;
+
+        By(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Those that are not archived, one page of them.
+     *
+     * @param words what the name with the build or family holds, in capitals or not
+     */
+    Part<Listed> page(String words, By by, int page);
+
+    /** Of the archived ones those that were put aside last. */
+    Part<Listed> archived(String words);
+
+    /** Whether there is one that is not archived. */
+    boolean any();
+
+    /** The version to be made of a design, by name. */
+    record Choice(long design, int number, String name) {}
+
+    /** The version to be made of every design that has one and is not archived, by name. */
+    List<Choice> choices();
+
+    /** Of those the ones whose drafts were changed last, by name. */
+    List<Choice> lately(int most);
+
+    /** That of one design; empty where it has none or is archived. */
+    Optional<Choice> choice(long id);
 
     /** Puts a design aside, or takes it back; false if there is none. What it is used in still finds it. */
     boolean archive(long id, boolean aside, Stamp stamp);
@@ -49,8 +94,8 @@ public interface Designs<T> {
 
     Optional<Saved<T>> draft(long id);
 
-    /** Every draft, in one query. */
-    List<Saved<T>> drafts();
+    /** Some drafts by id, in one query. */
+    Map<Long, Saved<T>> drafts(Collection<Long> ids);
 
     /** Saves a draft; throws {@link org.zeststack.store.StaleEdit} if {@code lock} is not the current one. */
     void saveDraft(long id, String name, T draft, int lock, Stamp stamp);
@@ -65,6 +110,12 @@ public interface Designs<T> {
 
     /** The version to be made of every design that has one and is not archived, in one query: the chosen one, else the newest. */
     List<Version<T>> current();
+
+    /** Those of them that a formula goes into, whichever version of it. */
+    List<Version<T>> currentWith(long formula);
+
+    /** Names of bars and formulas whose version to be made takes a formula, whichever version of it, by the formula; in one query. */
+    Map<Long, List<String>> usedIn(Collection<Long> formulas);
 
     /** Number of the version to be made; 0 where there is none. */
     int currentNumber(long id);

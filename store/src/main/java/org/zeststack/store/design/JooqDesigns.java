@@ -3,16 +3,25 @@ package org.zeststack.store.design;
 import static org.zeststack.store.schema.Tables.DESIGN;
 import static org.zeststack.store.schema.Tables.DESIGN_DRAFT;
 import static org.zeststack.store.schema.Tables.DESIGN_VERSION;
+import static org.zeststack.store.schema.Tables.DESIGN_VERSION_USE;
+import static org.zeststack.store.schema.Tables.RUN;
 
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.jooq.JSONB;
+import org.jooq.OrderField;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
+import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
@@ -22,13 +31,15 @@ import org.zeststack.store.json.StoredJson;
 class JooqDesigns<T> implements Designs<T> {
 
     private final DSLContext db;
+    private final Kind<T> of;
     private final String kind;
     private final Class<T> type;
 
-    JooqDesigns(DSLContext db, String kind, Class<T> type) {
+    JooqDesigns(DSLContext db, Kind<T> of) {
         this.db = db;
-        this.kind = kind;
-        this.type = type;
+        this.of = of;
+        this.kind = of.name();
+        this.type = of.type();
     }
 
     @Override
@@ -54,9 +65,60 @@ class JooqDesigns<T> implements Designs<T> {
     }
 
     @Override
-    public List<Listed> list() {
-        var newest = DSL.coalesce(DSL.max(DESIGN_VERSION.NUMBER), 0);
-        var current = DSL.coalesce(DESIGN.CURRENT_VERSION, newest);
+    public Part<Listed> page(String words, By by, int page) {
+        return page(DESIGN.ARCHIVED_AT.isNull(), words, page, orders(by));
+    }
+
+    @Override
+    public Part<Listed> archived(String words) {
+        return page(DESIGN.ARCHIVED_AT.isNotNull(), words, 1, List.of(DESIGN.ARCHIVED_AT.desc(), DESIGN.ID.desc()));
+    }
+
+    private List<OrderField<?>> orders(By by) {
+        var name = DSL.lower(DESIGN_DRAFT.NAME);
+        var lastRun = DSL.field(DSL.select(DSL.max(RUN.PLANNED_FOR)).from(RUN).where(RUN.BAR.eq(DESIGN.ID)));
+        return switch (by) {
+            case NAME -> List.of(name, DESIGN.ID);
+            case KIND -> List.of(sorted(place()), name, DESIGN.ID);
+            case CHANGED -> List.of(DESIGN_DRAFT.CHANGED_AT.desc(), DESIGN.ID.desc());
+            case RUN -> List.of(lastRun.desc().nullsLast(), name, DESIGN.ID);
+        };
+    }
+
+    /** Where the build or family stands among the others. */
+    private Map<String, Integer> place() {
+        List<String> order = List.copyOf(of.titles().keySet());
+        return order.stream().collect(Collectors.toMap(Function.identity(), order::indexOf));
+    }
+
+    private <V> Field<V> sorted(Map<String, V> values) {
+        return DSL.case_(DSL.jsonbGetAttributeAsText(DESIGN_DRAFT.CONTENT, of.sort()))
+                .mapValues(values);
+    }
+
+    private Part<Listed> page(Condition which, String words, int page, List<OrderField<?>> orders) {
+        Condition listed = which.and(DESIGN.KIND.eq(kind)).and(named(words.strip()));
+        int found = db.fetchCount(DSL.selectOne()
+                .from(DESIGN)
+                .join(DESIGN_DRAFT)
+                .on(DESIGN_DRAFT.DESIGN.eq(DESIGN.ID))
+                .where(listed));
+        return Part.read(found, page, from -> listed(listed, orders, from));
+    }
+
+    private Condition named(String words) {
+        if (words.isEmpty()) {
+            return DSL.noCondition();
+        }
+        Field<String> whole = of.titles().isEmpty()
+                ? DESIGN_DRAFT.NAME
+                : DSL.concat(DESIGN_DRAFT.NAME, DSL.inline(" "), sorted(of.titles()));
+        return whole.containsIgnoreCase(words);
+    }
+
+    private List<Listed> listed(Condition which, List<OrderField<?>> orders, int from) {
+        var newest = newest();
+        var current = toMake();
         return db.select(
                         DESIGN.ID,
                         DESIGN_DRAFT.NAME,
@@ -69,11 +131,10 @@ class JooqDesigns<T> implements Designs<T> {
                 .from(DESIGN)
                 .join(DESIGN_DRAFT)
                 .on(DESIGN_DRAFT.DESIGN.eq(DESIGN.ID))
-                .leftJoin(DESIGN_VERSION)
-                .on(DESIGN_VERSION.DESIGN.eq(DESIGN.ID))
-                .where(DESIGN.KIND.eq(kind))
-                .groupBy(DESIGN.ID, DESIGN_DRAFT.DESIGN)
-                .orderBy(DESIGN_DRAFT.NAME, DESIGN.ID)
+                .where(which)
+                .orderBy(orders)
+                .limit(Part.ROWS)
+                .offset(from)
                 .fetch(r -> new Listed(
                         r.get(DESIGN.ID),
                         r.get(DESIGN_DRAFT.NAME),
@@ -81,6 +142,58 @@ class JooqDesigns<T> implements Designs<T> {
                         r.get(current),
                         stamp(r.get(DESIGN_DRAFT.CHANGED_BY), r.get(DESIGN_DRAFT.CHANGED_AT)),
                         aside(r)));
+    }
+
+    /** Number of a design's newest version, 0 where it has none. */
+    private static Field<Integer> newest() {
+        var of = DESIGN_VERSION.as("newest");
+        return DSL.coalesce(
+                DSL.field(DSL.select(DSL.max(of.NUMBER)).from(of).where(of.DESIGN.eq(DESIGN.ID))), DSL.inline(0));
+    }
+
+    /** Number of the version to be made: the chosen one, else the newest; 0 where there is none. */
+    private static Field<Integer> toMake() {
+        return DSL.coalesce(DESIGN.CURRENT_VERSION, newest());
+    }
+
+    @Override
+    public boolean any() {
+        return db.fetchExists(DESIGN, DESIGN.KIND.eq(kind).and(DESIGN.ARCHIVED_AT.isNull()));
+    }
+
+    @Override
+    public List<Choice> choices() {
+        return choices(DSL.noCondition());
+    }
+
+    @Override
+    public List<Choice> lately(int most) {
+        return choices(DESIGN.ID.in(DSL.select(DESIGN.ID)
+                .from(DESIGN)
+                .join(DESIGN_DRAFT)
+                .on(DESIGN_DRAFT.DESIGN.eq(DESIGN.ID))
+                .where(DESIGN.KIND.eq(kind))
+                .and(DESIGN.ARCHIVED_AT.isNull())
+                .and(DSL.exists(DSL.selectOne().from(DESIGN_VERSION).where(DESIGN_VERSION.DESIGN.eq(DESIGN.ID))))
+                .orderBy(DESIGN_DRAFT.CHANGED_AT.desc(), DESIGN.ID.desc())
+                .limit(most)));
+    }
+
+    @Override
+    public Optional<Choice> choice(long id) {
+        return choices(DESIGN.ID.eq(id)).stream().findFirst();
+    }
+
+    private List<Choice> choices(Condition which) {
+        return db.select(DESIGN_VERSION.DESIGN, DESIGN_VERSION.NUMBER, DESIGN_VERSION.NAME)
+                .from(DESIGN_VERSION)
+                .join(DESIGN)
+                .on(DESIGN.ID.eq(DESIGN_VERSION.DESIGN))
+                .where(DESIGN.KIND.eq(kind))
+                .and(toBeMade())
+                .and(which)
+                .orderBy(DSL.lower(DESIGN_VERSION.NAME), DESIGN.ID)
+                .fetch(r -> new Choice(r.value1(), r.value2(), r.value3()));
     }
 
     @Override
@@ -114,8 +227,8 @@ class JooqDesigns<T> implements Designs<T> {
     }
 
     @Override
-    public List<Saved<T>> drafts() {
-        return drafts(DSL.noCondition());
+    public Map<Long, Saved<T>> drafts(Collection<Long> ids) {
+        return drafts(DESIGN.ID.in(ids)).stream().collect(Collectors.toMap(Saved::id, Function.identity()));
     }
 
     private List<Saved<T>> drafts(Condition which) {
@@ -190,6 +303,13 @@ class JooqDesigns<T> implements Designs<T> {
                     .set(DESIGN_VERSION.MADE_BY, stamp.by())
                     .set(DESIGN_VERSION.MADE_AT, utc(stamp))
                     .execute();
+            for (long formula : of.formulas(StoredJson.read(draft.value2(), type))) {
+                dsl.insertInto(DESIGN_VERSION_USE)
+                        .set(DESIGN_VERSION_USE.DESIGN, id)
+                        .set(DESIGN_VERSION_USE.NUMBER, number)
+                        .set(DESIGN_VERSION_USE.FORMULA, formula)
+                        .execute();
+            }
             return number;
         });
     }
@@ -214,28 +334,47 @@ class JooqDesigns<T> implements Designs<T> {
 
     @Override
     public List<Version<T>> current() {
-        var other = DESIGN_VERSION.as("other");
-        var newest = DSL.notExists(DSL.selectOne()
-                .from(other)
-                .where(other.DESIGN.eq(DESIGN_VERSION.DESIGN))
-                .and(other.NUMBER.gt(DESIGN_VERSION.NUMBER)));
-        return versions(DESIGN.ARCHIVED_AT
-                .isNull()
-                .and(DESIGN.CURRENT_VERSION
-                        .eq(DESIGN_VERSION.NUMBER)
-                        .or(DESIGN.CURRENT_VERSION.isNull().and(newest))));
+        return versions(toBeMade());
+    }
+
+    private static Condition toBeMade() {
+        return DESIGN.ARCHIVED_AT.isNull().and(DESIGN_VERSION.NUMBER.eq(toMake()));
+    }
+
+    @Override
+    public List<Version<T>> currentWith(long formula) {
+        return versions(toBeMade()
+                .and(DSL.exists(DSL.selectOne()
+                        .from(DESIGN_VERSION_USE)
+                        .where(DESIGN_VERSION_USE.FORMULA.eq(formula))
+                        .and(DESIGN_VERSION_USE.DESIGN.eq(DESIGN_VERSION.DESIGN))
+                        .and(DESIGN_VERSION_USE.NUMBER.eq(DESIGN_VERSION.NUMBER)))));
+    }
+
+    @Override
+    public Map<Long, List<String>> usedIn(Collection<Long> formulas) {
+        return db.select(DESIGN_VERSION_USE.FORMULA, DESIGN_VERSION.NAME)
+                .from(DESIGN_VERSION_USE)
+                .join(DESIGN_VERSION)
+                .on(DESIGN_VERSION.DESIGN.eq(DESIGN_VERSION_USE.DESIGN))
+                .and(DESIGN_VERSION.NUMBER.eq(DESIGN_VERSION_USE.NUMBER))
+                .join(DESIGN)
+                .on(DESIGN.ID.eq(DESIGN_VERSION_USE.DESIGN))
+                .where(DESIGN_VERSION_USE.FORMULA.in(formulas))
+                .and(toBeMade())
+                .groupBy(DESIGN_VERSION_USE.FORMULA, DESIGN_VERSION.NAME)
+                .orderBy(DESIGN_VERSION.NAME)
+                .fetchGroups(DESIGN_VERSION_USE.FORMULA, DESIGN_VERSION.NAME);
     }
 
     @Override
     public int currentNumber(long id) {
-        var newest = DSL.select(DSL.max(DESIGN_VERSION.NUMBER))
-                .from(DESIGN_VERSION)
-                .where(DESIGN_VERSION.DESIGN.eq(DESIGN.ID));
-        return db.select(DSL.coalesce(DESIGN.CURRENT_VERSION, DSL.field(newest), DSL.inline(0)))
+        var current = toMake();
+        return db.select(current)
                 .from(DESIGN)
                 .where(DESIGN.ID.eq(id))
                 .and(DESIGN.KIND.eq(kind))
-                .fetchOptional(r -> r.value1())
+                .fetchOptional(current)
                 .orElse(0);
     }
 

@@ -2,9 +2,10 @@ package org.zeststack.store.ingredient;
 
 import static org.zeststack.store.schema.Tables.LOT;
 import static org.zeststack.store.schema.Tables.LOT_MOVEMENT;
+import static org.zeststack.store.schema.Tables.PUT_ASIDE;
 
 import java.time.ZoneOffset;
-import java.util.Comparator;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,21 +14,30 @@ import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.OrderField;
+import org.jooq.Record;
 import org.jooq.impl.DSL;
+import org.jooq.impl.SQLDataType;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.ingredient.Lot;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.store.Part;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.Trusted;
 import org.zeststack.store.json.StoredJson;
+import org.zeststack.store.workshop.Aside;
 
 @Repository
 class JooqLots implements Lots {
 
-    private static final Comparator<Kept> SOONEST = Comparator.comparing(
-                    (Kept k) -> k.lot().bestBefore(), Comparator.nullsLast(Comparator.naturalOrder()))
-            .thenComparing(Kept::id);
+    private static final List<OrderField<?>> SOONEST =
+            List.of(DSL.jsonbGetAttributeAsText(LOT.CONTENT, "bestBefore").asc().nullsLast(), LOT.ID.asc());
+
+    private static final Field<Double> LEFT = DSL.field(
+            DSL.select(DSL.coalesce(DSL.sum(LOT_MOVEMENT.GRAMS), DSL.inline(0)).cast(SQLDataType.DOUBLE))
+                    .from(LOT_MOVEMENT)
+                    .where(LOT_MOVEMENT.LOT.eq(LOT.ID)));
 
     /** What a scale does not show. */
     private static final double SLACK_GRAMS = 0.05;
@@ -38,6 +48,14 @@ class JooqLots implements Lots {
             DSL.field("({0} ->> 'pricePerKg')::double precision", Double.class, LOT.CONTENT);
     private static final Field<String> RECEIVED = DSL.field("{0} ->> 'received'", String.class, LOT.CONTENT);
 
+    private static final Condition AWAY =
+            PUT_ASIDE.KIND.eq(Aside.Kind.LOT.name()).and(PUT_ASIDE.ID.eq(LOT.ID));
+    private static final Condition IS_AWAY =
+            DSL.exists(DSL.selectOne().from(PUT_ASIDE).where(AWAY));
+
+    private static final List<Field<?>> KEPT =
+            List.of(LOT.ID, LOT.INGREDIENT, LOT.CONTENT, LEFT, LOT.LOCK_VERSION, LOT.CHANGED_BY, LOT.CHANGED_AT);
+
     private final DSLContext db;
     private final Trusted<Map<String, Double>> prices = new Trusted<>(this::readPrices);
 
@@ -46,34 +64,80 @@ class JooqLots implements Lots {
     }
 
     @Override
-    public List<Kept> all() {
-        return select(DSL.noCondition());
+    public Part<Kept> page(String code, Collection<String> of, int page) {
+        Condition listed = searched(code, of).and(DSL.not(IS_AWAY));
+        return Part.read(db.fetchCount(LOT, listed), page, from -> select(listed, Part.ROWS, from));
+    }
+
+    private static Condition searched(String code, Collection<String> of) {
+        return code.isBlank()
+                ? DSL.noCondition()
+                : DSL.jsonbGetAttributeAsText(LOT.CONTENT, "code")
+                        .containsIgnoreCase(code.strip())
+                        .or(LOT.INGREDIENT.in(of));
+    }
+
+    @Override
+    public Part<Away> putAside(String code, Collection<String> of) {
+        Condition listed = searched(code, of).and(IS_AWAY);
+        return Part.read(db.fetchCount(LOT, listed), 1, from -> db.select(KEPT)
+                .select(PUT_ASIDE.PUT_BY, PUT_ASIDE.PUT_AT)
+                .from(LOT)
+                .join(PUT_ASIDE)
+                .on(AWAY)
+                .where(listed)
+                .orderBy(PUT_ASIDE.PUT_AT.desc(), LOT.ID.desc())
+                .limit(Part.ROWS)
+                .fetch(r -> new Away(
+                        kept(r),
+                        new Stamp(
+                                r.get(PUT_ASIDE.PUT_BY), r.get(PUT_ASIDE.PUT_AT).toInstant()))));
+    }
+
+    @Override
+    public List<String> whats() {
+        return db.selectDistinct(LOT.INGREDIENT).from(LOT).fetch(LOT.INGREDIENT);
+    }
+
+    @Override
+    public List<Kept> of(Collection<String> whats, Collection<Long> ids) {
+        return select(LOT.INGREDIENT.in(whats).and(DSL.not(IS_AWAY)).or(LOT.ID.in(ids)), Integer.MAX_VALUE, 0);
     }
 
     @Override
     public Optional<Kept> find(long id) {
-        return select(LOT.ID.eq(id)).stream().findFirst();
+        return select(LOT.ID.eq(id), 1, 0).stream().findFirst();
     }
 
-    private List<Kept> select(Condition which) {
-        var left = DSL.coalesce(DSL.sum(LOT_MOVEMENT.GRAMS), DSL.inline(0));
-        return db
-                .select(LOT.ID, LOT.INGREDIENT, LOT.CONTENT, left, LOT.LOCK_VERSION, LOT.CHANGED_BY, LOT.CHANGED_AT)
+    @Override
+    public Map<String, Double> gramsByIngredient() {
+        var lot = DSL.select(LOT.INGREDIENT, LEFT.as("grams_left")).from(LOT).asTable("each");
+        var grams = DSL.sum(lot.field("grams_left", Double.class)).cast(SQLDataType.DOUBLE);
+        return db.select(lot.field(LOT.INGREDIENT), grams)
+                .from(lot)
+                .where(lot.field("grams_left", Double.class).gt(0.0))
+                .groupBy(lot.field(LOT.INGREDIENT))
+                .fetchMap(lot.field(LOT.INGREDIENT), grams);
+    }
+
+    private List<Kept> select(Condition which, int most, int from) {
+        return db.select(KEPT)
                 .from(LOT)
-                .leftJoin(LOT_MOVEMENT)
-                .on(LOT_MOVEMENT.LOT.eq(LOT.ID))
                 .where(which)
-                .groupBy(LOT.ID)
-                .fetch(r -> new Kept(
-                        r.value1(),
-                        r.value2(),
-                        StoredJson.read(r.value3(), Lot.class),
-                        r.value4().doubleValue(),
-                        r.value5(),
-                        new Stamp(r.value6(), r.value7().toInstant())))
-                .stream()
-                .sorted(SOONEST)
-                .toList();
+                .orderBy(SOONEST)
+                .limit(most)
+                .offset(from)
+                .fetch(JooqLots::kept);
+    }
+
+    private static Kept kept(Record r) {
+        return new Kept(
+                r.get(LOT.ID),
+                r.get(LOT.INGREDIENT),
+                StoredJson.read(r.get(LOT.CONTENT), Lot.class),
+                r.get(LEFT),
+                r.get(LOT.LOCK_VERSION),
+                new Stamp(r.get(LOT.CHANGED_BY), r.get(LOT.CHANGED_AT).toInstant()));
     }
 
     @Override

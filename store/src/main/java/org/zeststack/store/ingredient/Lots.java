@@ -1,10 +1,12 @@
 package org.zeststack.store.ingredient;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.zeststack.core.ingredient.Lot;
+import org.zeststack.store.Part;
 import org.zeststack.store.Stamp;
 
 /** Keeps lots. What is left of one is the sum of its movements, which are only ever added to. */
@@ -40,8 +42,25 @@ public interface Lots {
     /** One movement; {@code run} is null where none was meant. */
     record Movement(Move move, double grams, Long run, String why, Stamp stamp) {}
 
-    /** All lots, those with the earliest best-before first. */
-    List<Kept> all();
+    /**
+     * Lots that are not put aside, one page of them, those with the earliest best-before first.
+     *
+     * @param code what the code holds, in capitals or not
+     * @param of also lots of these slugs or links
+     */
+    Part<Kept> page(String code, Collection<String> of, int page);
+
+    /** A lot that is put aside. */
+    record Away(Kept lot, Stamp aside) {}
+
+    /** Those that were put aside last, searched in the same way. */
+    Part<Away> putAside(String code, Collection<String> of);
+
+    /** What there are lots of: slugs and links. */
+    List<String> whats();
+
+    /** Lots of some slugs or links that are not put aside, and some by their ids whether they are or not; the earliest best-before first. */
+    List<Kept> of(Collection<String> whats, Collection<Long> ids);
 
     Optional<Kept> find(long id);
 
@@ -72,12 +91,8 @@ public interface Lots {
 
     List<Movement> movements(long lot);
 
-    /** Grams left by slug or link, all lots together. */
-    default Map<String, Double> gramsByIngredient() {
-        return all().stream()
-                .filter(k -> k.gramsLeft() > 0)
-                .collect(java.util.stream.Collectors.toMap(Kept::ingredient, Kept::gramsLeft, Double::sum));
-    }
+    /** Grams left by slug or link, all lots together that hold any. */
+    Map<String, Double> gramsByIngredient();
 
     /** Price per kg by slug or link, of the lot received last. */
     Map<String, Double> pricePerKg();

@@ -4,20 +4,31 @@ import static org.zeststack.store.schema.Tables.COMPONENT;
 import static org.zeststack.store.schema.Tables.RUN;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.JSONB;
+import org.jooq.OrderField;
 import org.jooq.Record;
+import org.jooq.SelectConditionStep;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import org.zeststack.core.component.Component;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.Part;
 import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.sheet.NewerSheet;
 import org.zeststack.store.sheet.WrittenSheet;
@@ -25,7 +36,21 @@ import org.zeststack.store.sheet.WrittenSheet;
 @Repository
 class JooqRuns implements Runs {
 
+    private static final List<OrderField<?>> NEWEST_DAY = List.of(RUN.PLANNED_FOR.desc(), RUN.ID.desc());
+
+    private static final int MOST_SHEETS = 64;
+
     private final DSLContext db;
+
+    private record Frozen(long run, OffsetDateTime startedAt) {}
+
+    private final Map<Frozen, RunSheet> sheets =
+            Collections.synchronizedMap(new LinkedHashMap<>(MOST_SHEETS, 0.75f, true) {
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<Frozen, RunSheet> eldest) {
+                    return size() > MOST_SHEETS;
+                }
+            });
 
     /** The lots of a run as they stand in the database. */
     private record LotIds(Map<String, Long> byIngredient) {
@@ -65,9 +90,88 @@ class JooqRuns implements Runs {
     }
 
     @Override
-    public List<Brief> brief(List<Run.Status> states) {
+    public List<Run> find(Collection<Long> ids) {
+        return ids.isEmpty() ? List.of() : select(RUN.ID.in(ids));
+    }
+
+    @Override
+    public Optional<Brief> brief(long id) {
+        return briefly(RUN.ID.eq(id)).fetchOptional(JooqRuns::brief);
+    }
+
+    @Override
+    public List<Brief> brief(List<Run.Status> states, int most) {
+        return briefly(RUN.STATUS.in(names(states)))
+                .orderBy(NEWEST_DAY)
+                .limit(most)
+                .fetch(JooqRuns::brief);
+    }
+
+    @Override
+    public Part<Brief> page(List<Run.Status> states, String words, By by, int page) {
+        Map<String, String> said = states.stream().collect(Collectors.toMap(Enum::name, Run.Status::words));
+        Condition named = words.isBlank()
+                ? DSL.noCondition()
+                : DSL.concat(
+                                RUN.BAR_NAME,
+                                DSL.inline(" "),
+                                DSL.case_(RUN.STATUS).mapValues(said))
+                        .containsIgnoreCase(words.strip());
+        Condition which = RUN.STATUS.in(names(states)).and(named);
+        return Part.read(db.fetchCount(RUN, which), page, from -> briefly(which)
+                .orderBy(orders(by))
+                .limit(Part.ROWS)
+                .offset(from)
+                .fetch(JooqRuns::brief));
+    }
+
+    private static List<OrderField<?>> orders(By by) {
+        List<OrderField<?>> orders = new ArrayList<>();
+        switch (by) {
+            case DAY -> {}
+            case BAR -> orders.add(DSL.lower(RUN.BAR_NAME));
+            case STATE ->
+                orders.add(RUN.STATUS.sortAsc(
+                        Run.Status.STARTED.name(), Run.Status.PLANNED.name(), Run.Status.CLOSED.name()));
+        }
+        orders.addAll(NEWEST_DAY);
+        return orders;
+    }
+
+    @Override
+    public Map<Long, Brief> newestOf(Collection<Long> bars, List<Run.Status> states) {
+        if (bars.isEmpty()) {
+            return Map.of();
+        }
+        var bar = DSL.unnest(bars.toArray(Long[]::new)).as("made", "of_bar");
+        var newest = briefly(RUN.STATUS.in(names(states)).and(RUN.BAR.eq(bar.field("of_bar", Long.class))))
+                .orderBy(NEWEST_DAY)
+                .limit(1)
+                .asTable("newest");
+        return db.select(newest.fields()).from(bar, DSL.lateral(newest)).fetch(JooqRuns::brief).stream()
+                .collect(Collectors.toMap(Brief::bar, Function.identity()));
+    }
+
+    @Override
+    public Map<Long, List<Brief>> newestWith(Collection<Long> formulas, int most) {
+        if (formulas.isEmpty()) {
+            return Map.of();
+        }
+        var formula = DSL.unnest(formulas.toArray(Long[]::new)).as("made", "of_formula");
+        Field<Long> id = formula.field("of_formula", Long.class);
+        var newest = briefly(holding(COMPONENT.FORMULA.eq(id)))
+                .orderBy(NEWEST_DAY)
+                .limit(most)
+                .asTable("newest");
+        return db.select(newest.fields()).select(id).from(formula, DSL.lateral(newest)).fetch().stream()
+                .collect(Collectors.groupingBy(
+                        r -> r.get(id), Collectors.mapping(JooqRuns::brief, Collectors.toList())));
+    }
+
+    private SelectConditionStep<?> briefly(Condition which) {
         return db.select(
                         RUN.ID,
+                        RUN.SEQUENCE,
                         RUN.BAR,
                         RUN.BAR_NAME,
                         RUN.BAR_VERSION,
@@ -77,18 +181,22 @@ class JooqRuns implements Runs {
                         RUN.STARTED_AT,
                         RUN.CLOSED_AT)
                 .from(RUN)
-                .where(RUN.STATUS.in(names(states)))
-                .orderBy(RUN.PLANNED_FOR.desc(), RUN.ID.desc())
-                .fetch(r -> new Brief(
-                        r.value1(),
-                        r.value2(),
-                        r.value3(),
-                        r.value4(),
-                        r.value5(),
-                        r.value6(),
-                        Run.Status.valueOf(r.value7()),
-                        instant(r.value8()),
-                        instant(r.value9())));
+                .where(which);
+    }
+
+    /** By name: the fields may come from a table of another name. */
+    private static Brief brief(Record r) {
+        return new Brief(
+                r.get(RUN.ID.getName(), Long.class),
+                r.get(RUN.SEQUENCE.getName(), Long.class),
+                r.get(RUN.BAR.getName(), Long.class),
+                r.get(RUN.BAR_NAME.getName(), String.class),
+                r.get(RUN.BAR_VERSION.getName(), Integer.class),
+                r.get(RUN.PLANNED_FOR.getName(), LocalDate.class),
+                r.get(RUN.PIECES.getName(), Integer.class),
+                Run.Status.valueOf(r.get(RUN.STATUS.getName(), String.class)),
+                instant(r.get(RUN.STARTED_AT.getName(), OffsetDateTime.class)),
+                instant(r.get(RUN.CLOSED_AT.getName(), OffsetDateTime.class)));
     }
 
     private static List<String> names(List<Run.Status> states) {
@@ -98,11 +206,6 @@ class JooqRuns implements Runs {
     @Override
     public List<Run> list(List<Run.Status> states) {
         return select(RUN.STATUS.in(names(states)));
-    }
-
-    @Override
-    public List<Run> newest(int most) {
-        return read(RUN.STATUS.ne(Run.Status.PLANNED.name()), most);
     }
 
     @Override
@@ -147,23 +250,25 @@ class JooqRuns implements Runs {
     }
 
     @Override
-    public List<Run> with(String componentKey) {
-        return read(
-                DSL.exists(DSL.selectOne()
-                        .from(COMPONENT)
-                        .where(COMPONENT.RUN.eq(RUN.ID))
-                        .and(COMPONENT.KEY.eq(componentKey))),
-                Integer.MAX_VALUE);
+    public List<Run> with(String componentKey, int most) {
+        return read(holding(COMPONENT.KEY.eq(componentKey)), most);
+    }
+
+    @Override
+    public List<Brief> briefWith(String componentKey, int most) {
+        return briefly(holding(COMPONENT.KEY.eq(componentKey)))
+                .orderBy(NEWEST_DAY)
+                .limit(most)
+                .fetch(JooqRuns::brief);
+    }
+
+    private static Condition holding(Condition component) {
+        return RUN.ID.in(DSL.select(COMPONENT.RUN).from(COMPONENT).where(component));
     }
 
     @Override
     public List<Run> made(long formula, int most) {
-        Condition of = RUN.STATUS
-                .eq(Run.Status.CLOSED.name())
-                .and(DSL.exists(DSL.selectOne()
-                        .from(COMPONENT)
-                        .where(COMPONENT.RUN.eq(RUN.ID))
-                        .and(COMPONENT.KEY.startsWith(Component.Made.keysOf(formula)))));
+        Condition of = RUN.STATUS.eq(Run.Status.CLOSED.name()).and(holding(COMPONENT.FORMULA.eq(formula)));
         return read(of, most);
     }
 
@@ -200,14 +305,20 @@ class JooqRuns implements Runs {
                 .where(which)
                 .orderBy(RUN.PLANNED_FOR.desc(), RUN.ID.desc())
                 .limit(most)
-                .fetch(JooqRuns::run);
+                .fetch(this::run);
     }
 
-    private static Run run(Record r) {
+    /** A frozen sheet is never written again: it is read once. */
+    private RunSheet sheet(Record r, JSONB written) {
+        return sheets.computeIfAbsent(
+                new Frozen(r.get(RUN.ID), r.get(RUN.STARTED_AT)), frozen -> WrittenSheet.read(written));
+    }
+
+    private Run run(Record r) {
         Optional<RunSheet> sheet = Optional.empty();
         int newer = 0;
         try {
-            sheet = Optional.ofNullable(r.get(RUN.SHEET)).map(WrittenSheet::read);
+            sheet = Optional.ofNullable(r.get(RUN.SHEET)).map(written -> sheet(r, written));
         } catch (NewerSheet written) {
             newer = written.form();
         }
@@ -249,15 +360,16 @@ class JooqRuns implements Runs {
             if (started == 0) {
                 return false;
             }
-            var insert = dsl.insertInto(COMPONENT, COMPONENT.RUN, COMPONENT.KEY, COMPONENT.NAME);
             Map<String, String> names = new LinkedHashMap<>();
             sheet.formulas().forEach(f -> names.put(f.key(), f.name()));
             sheet.pots().forEach(p -> names.put(p.key(), p.name()));
+            sheet.couvertures().forEach(c -> names.put(c.key(), c.name()));
+            var insert = dsl.insertInto(COMPONENT, COMPONENT.RUN, COMPONENT.KEY, COMPONENT.NAME, COMPONENT.FORMULA);
             for (Map.Entry<String, String> named : names.entrySet()) {
-                insert = insert.values(id, named.getKey(), named.getValue());
-            }
-            for (RunSheet.CouvertureBatch batch : sheet.couvertures()) {
-                insert = insert.values(id, batch.key(), batch.name());
+                Long formula = Component.made(named.getKey())
+                        .map(Component.Made::formula)
+                        .orElse(null);
+                insert = insert.values(id, named.getKey(), named.getValue(), formula);
             }
             insert.execute();
             return true;

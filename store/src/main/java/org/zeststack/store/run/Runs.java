@@ -2,11 +2,13 @@ package org.zeststack.store.run;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.zeststack.core.run.Allowances;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.Part;
 
 /** Keeps runs. */
 public interface Runs {
@@ -72,10 +74,12 @@ public interface Runs {
     /**
      * A run by name only, for the path and for lists.
      *
+     * @param sequence how often something happened in it
      * @param bar the design that it makes
      */
     record Brief(
             long id,
+            long sequence,
             long bar,
             String barName,
             int barVersion,
@@ -85,14 +89,52 @@ public interface Runs {
             Instant startedAt,
             Instant closedAt) {}
 
-    /** Runs of some states without their sheets, newest day first. */
-    List<Brief> brief(List<Run.Status> states);
+    /** A run without its sheet. */
+    Optional<Brief> brief(long id);
+
+    /** Runs of some states without their sheets, newest day first, at most {@code most}. */
+    List<Brief> brief(List<Run.Status> states, int most);
+
+    /** All of some states. */
+    default List<Brief> brief(List<Run.Status> states) {
+        return brief(states, Integer.MAX_VALUE);
+    }
+
+    /** What a list is sorted by. */
+    enum By {
+        DAY("day"),
+        BAR("bar"),
+        STATE("how it stands");
+
+        private final String words;
+
+        By(String words) {
+            this.words = words;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    /**
+     * Runs of some states, one page of them.
+     *
+     * @param words what the bar's name with the words for the state holds, in capitals or not
+     */
+    Part<Brief> page(List<Run.Status> states, String words, By by, int page);
+
+    /** The newest run of each of these bars that is in one of these states, by bar, in one query. */
+    Map<Long, Brief> newestOf(Collection<Long> bars, List<Run.Status> states);
+
+    /** The newest runs that made each of these formulas, by formula, newest first, in one query. */
+    Map<Long, List<Brief>> newestWith(Collection<Long> formulas, int most);
+
+    /** Some runs with their sheets, in one query. */
+    List<Run> find(Collection<Long> ids);
 
     /** Runs of some states, newest day first. Sheets are read with them. */
     List<Run> list(List<Run.Status> states);
-
-    /** The newest runs that were begun, with their sheets, newest day first. */
-    List<Run> newest(int most);
 
     /** The other arms of a comparison: the run that this one is made beside, and those made beside it; by number, without sheets. */
     List<Arm> arms(long id);
@@ -111,8 +153,11 @@ public interface Runs {
     /** Plans these lines that may be left out for a run that has not begun; false if it has. */
     boolean chooseVariants(long id, List<String> variants);
 
-    /** Started and closed runs whose sheet holds a component, newest day first. */
-    List<Run> with(String componentKey);
+    /** The newest started and closed runs whose sheet holds a component, newest day first. */
+    List<Run> with(String componentKey, int most);
+
+    /** The same without their sheets. */
+    List<Brief> briefWith(String componentKey, int most);
 
     /** The newest closed runs that made a formula, in any of its versions, newest day first. */
     List<Run> made(long formula, int most);

@@ -99,8 +99,10 @@ public class CurrentVersionTest {
                         .map(Designs.Version::number)
                         .toList(),
                 List.of(1));
-        Designs.Listed listed =
-                formulas.list().stream().filter(l -> l.id() == id).findFirst().orElseThrow();
+        Designs.Listed listed = formulas.page("", Designs.By.NAME, 1).rows().stream()
+                .filter(l -> l.id() == id)
+                .findFirst()
+                .orElseThrow();
         assertEquals(listed.newest(), 2);
         assertEquals(listed.current(), 1);
     }
@@ -117,8 +119,8 @@ public class CurrentVersionTest {
         Run started = runs.find(run).orElseThrow();
         assertEquals(started.lots(), Map.of("sugar", 7L));
         String key = started.sheet().orElseThrow().formulas().get(0).key();
-        assertEquals(runs.with(key).stream().map(Run::id).toList(), List.of(run));
-        assertTrue(runs.with("formula-99-v1").isEmpty());
+        assertEquals(runs.with(key, 5).stream().map(Run::id).toList(), List.of(run));
+        assertTrue(runs.with("formula-99-v1", 5).isEmpty());
     }
 
     @Test

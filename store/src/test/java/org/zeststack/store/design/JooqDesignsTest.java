@@ -103,9 +103,8 @@ public class JooqDesignsTest {
         assertEquals(formulas.archived(id), Optional.of(STAMP));
         assertTrue(formulas.current().stream().noneMatch(v -> v.design() == id), "no choice any more");
         assertTrue(formulas.version(id, 1).isPresent(), "what is made of it still finds it");
-        Designs.Listed listed =
-                formulas.list().stream().filter(l -> l.id() == id).findFirst().orElseThrow();
-        assertEquals(listed.archived(), STAMP);
+        assertTrue(formulas.page("old toffee", Designs.By.NAME, 1).rows().isEmpty());
+        assertEquals(formulas.archived("OLD toffee").rows().get(0).archived(), STAMP);
         assertTrue(formulas.archive(id, false, STAMP));
         assertTrue(formulas.current().stream().anyMatch(v -> v.design() == id), "and is one again");
         assertEquals(formulas.archived(id), Optional.empty());
@@ -117,7 +116,8 @@ public class JooqDesignsTest {
     public void barsAndFormulasDoNotMix() {
         long id = formulas.create("alone", caramel(1), STAMP);
         assertTrue(new DesignStores().bars(db).draft(id).isEmpty());
-        assertTrue(formulas.list().stream().anyMatch(l -> l.id() == id && l.newest() == 0));
+        assertTrue(formulas.page("alone", Designs.By.NAME, 1).rows().stream()
+                .anyMatch(l -> l.id() == id && l.newest() == 0));
     }
 
     @Test

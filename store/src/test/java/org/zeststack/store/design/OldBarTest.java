@@ -3,8 +3,11 @@ package org.zeststack.store.design;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertNull;
 import static org.testng.Assert.expectThrows;
+import static org.zeststack.store.schema.Tables.COMPONENT;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.flywaydb.core.Flyway;
 import org.jooq.exception.DataAccessException;
 import org.testng.annotations.Test;
@@ -48,6 +51,15 @@ public class OldBarTest {
                 "insert into design_version (design, number, name, content, why, made_by, made_at)"
                         + " values (1, 1, 'Quay', ?::jsonb, 'first', 'Ada', now())",
                 OLD);
+        db.execute(
+                "insert into thermometer (name, kind, ice_reading, boiling_reading, boiling_true, changed_by, changed_at)"
+                        + " values ('probe', 'PROBE', 0, 100, 100, 'Ada', now())");
+        db.execute("insert into run (bar, bar_version, bar_name, planned_for, pieces, thermometer, allowances, status)"
+                + " values (1, 1, 'Quay', now(), 10, 1, '{}', 'PLANNED')");
+        for (String key :
+                List.of("formula-3-v1", "formula-2-v7/2~second", "couverture-formula-3-v1", "laid-rye-wafer")) {
+            db.execute("insert into component (run, key, name) values (1, ?, 'any')", key);
+        }
         Flyway.configure()
                 .dataSource(database.url(), database.user(), "")
                 .load()
@@ -67,6 +79,14 @@ public class OldBarTest {
                         BarLayer.mm(LayerKind.BACK, "couverture-dark-58", 1.6).between(1, 2.5)));
         assertNull(bar.declaredGrams());
         assertEquals(bar.method(), List.of());
+        assertEquals(
+                TestDesigns.formulas(db).usedIn(List.of(1L, 2L, 3L)), Map.of(2L, List.of("Quay"), 3L, List.of("Quay")));
+        assertEquals(
+                db.select(COMPONENT.FORMULA)
+                        .from(COMPONENT)
+                        .orderBy(COMPONENT.ID)
+                        .fetch(COMPONENT.FORMULA),
+                Arrays.asList(3L, 2L, null, null));
         expectThrows(DataAccessException.class, () -> db.execute("update design_version set why = 'other'"));
     }
 }

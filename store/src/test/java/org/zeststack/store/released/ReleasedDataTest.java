@@ -138,7 +138,11 @@ public class ReleasedDataTest {
                     "steps are told apart");
             RunAccount account = RunAccount.of(sheet, state, Bounds.shipped());
             told.append("  %d good, %d reworked, %d second, %d rejected%n"
-                    .formatted(account.good(), account.reworked(), account.second(), account.rejected()));
+                    .formatted(
+                            account.pieces().good(),
+                            account.pieces().reworked(),
+                            account.pieces().second(),
+                            account.pieces().rejected()));
             account.layers()
                     .forEach(l -> told.append("  layer %s %s: %s%n"
                             .formatted(

@@ -10,4 +10,8 @@ public final class TestWorkshop {
     public static WorkshopStore of(DSLContext db) {
         return new JooqWorkshopStore(db);
     }
+
+    public static Aside aside(DSLContext db) {
+        return new JooqAside(db);
+    }
 }

@@ -25,6 +25,7 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
+import org.zeststack.web.design.Listing;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
@@ -71,20 +72,11 @@ class BarController {
     @GetMapping("/bars")
     String list(
             @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "NAME") BarList.By by,
+            @RequestParam(defaultValue = "NAME") Designs.By by,
             @RequestParam(defaultValue = "1") int page,
             Model model) {
-        List<Designs.Listed> all = bars.list();
-        List<Designs.Listed> kept =
-                all.stream().filter(d -> d.archived() == null).toList();
-        model.addAttribute("any", !kept.isEmpty());
-        model.addAttribute("q", q);
-        model.addAttribute("by", by);
-        model.addAttribute("bys", BarList.By.values());
-        model.addAttribute("part", list.of(kept, q, by, page));
+        Listing.put(model, bars, q, by, BarList.ORDERS, list.of(bars.page(q, by, page)));
         model.addAttribute("currency", workshop.surroundings().currency());
-        model.addAttribute(
-                "archived", all.stream().filter(d -> d.archived() != null).toList());
         return "bar/list";
     }
 

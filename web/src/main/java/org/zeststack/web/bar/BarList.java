@@ -1,9 +1,6 @@
 package org.zeststack.web.bar;
 
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -16,14 +13,14 @@ import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Mould;
+import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.SectionDrawing;
-import org.zeststack.web.page.Part;
-import org.zeststack.web.result.LastResults;
+import org.zeststack.web.result.RunResults;
 
 /** The list of bars, each shown as it stands: everything it needs is read at once, and only the page's own are computed. */
 @Component
@@ -32,35 +29,13 @@ class BarList {
     /** As wide as the style sheet lets a drawing be. */
     private static final double WIDEST_MM = 60;
 
-    /** What the list is sorted by. */
-    enum By {
-        NAME("name", Comparator.comparing((Row r) -> r.listed().name().toLowerCase(Locale.ROOT))),
-        CHANGED(
-                "last changed",
-                Comparator.comparing((Row r) -> r.listed().stamp().at()).reversed()),
-        RUN(
-                "last run",
-                Comparator.comparing(
-                        (Row r) -> r.lastRun() == null ? null : r.lastRun().plannedFor(),
-                        Comparator.nullsLast(Comparator.reverseOrder())));
-
-        private final String words;
-        private final Comparator<Row> order;
-
-        By(String words, Comparator<Row> order) {
-            this.words = words;
-            this.order = order;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
+    /** What the list may be sorted by. */
+    static final List<Designs.By> ORDERS = List.of(Designs.By.NAME, Designs.By.CHANGED, Designs.By.RUN);
 
     /**
      * One bar.
      *
-     * @param stack null until it is shown, and where its draft cannot be computed
+     * @param stack null where its draft cannot be computed
      * @param lastRun the newest run of it; null where there is none
      * @param good share of the pieces that came out good in the newest run that is closed; null where there is none
      */
@@ -86,27 +61,15 @@ class BarList {
         public boolean trueSize() {
             return section.widthMm() + 0.4 <= WIDEST_MM;
         }
-
-        private Row shown(Optional<BarStack> of) {
-            return of.map(s -> new Row(
-                            listed,
-                            bar,
-                            lastRun,
-                            good,
-                            s,
-                            SectionDrawing.of(CrossSection.across(s)),
-                            BarCalls.of(s).stream().findFirst().orElse(null)))
-                    .orElse(this);
-        }
     }
 
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
     private final BarWorkings workings;
     private final Runs runs;
-    private final LastResults results;
+    private final RunResults results;
 
-    BarList(Designs<Bar> bars, WorkshopStore workshop, BarWorkings workings, Runs runs, LastResults results) {
+    BarList(Designs<Bar> bars, WorkshopStore workshop, BarWorkings workings, Runs runs, RunResults results) {
         this.bars = bars;
         this.workshop = workshop;
         this.workings = workings;
@@ -114,28 +77,27 @@ class BarList {
         this.results = results;
     }
 
-    /** Bars whose name or build holds what was typed, sorted, one page of them computed. */
-    Part<Row> of(List<Designs.Listed> listed, String typed, By by, int page) {
-        Map<Long, Bar> drafts = bars.drafts().stream().collect(Collectors.toMap(Saved::id, Saved::content));
+    /** One page of them, computed. */
+    Part<Row> of(Part<Designs.Listed> listed) {
+        List<Long> ids = listed.rows().stream().map(Designs.Listed::id).toList();
+        Map<Long, Saved<Bar>> drafts = bars.drafts(ids);
         Map<Long, Saved<Mould>> moulds =
                 workshop.moulds().stream().collect(Collectors.toMap(Saved::id, Function.identity()));
-        Map<Long, Runs.Brief> last = new HashMap<>();
-        Map<Long, Double> good = new HashMap<>();
-        Map<Long, Double> ofRuns = results.read().good();
-        runs.brief(List.of(Run.Status.values())).forEach(run -> {
-            last.putIfAbsent(run.bar(), run);
-            if (ofRuns.containsKey(run.id())) {
-                good.putIfAbsent(run.bar(), ofRuns.get(run.id()));
-            }
+        Map<Long, Runs.Brief> last = runs.newestOf(ids, List.of(Run.Status.values()));
+        Map<Long, Runs.Brief> closed = runs.newestOf(ids, List.of(Run.Status.CLOSED));
+        Map<Long, RunResults.Result> how = results.of(closed.values());
+        return listed.map(of -> {
+            Runs.Brief over = closed.get(of.id());
+            Bar bar = drafts.get(of.id()).content();
+            Optional<BarStack> stack = workings.drafted(bar, moulds);
+            return new Row(
+                    of,
+                    bar,
+                    last.get(of.id()),
+                    over == null ? null : how.get(over.id()).good(),
+                    stack.orElse(null),
+                    stack.map(s -> SectionDrawing.of(CrossSection.across(s))).orElse(null),
+                    stack.flatMap(s -> BarCalls.of(s).stream().findFirst()).orElse(null));
         });
-        String wanted = typed.strip().toLowerCase(Locale.ROOT);
-        List<Row> found = listed.stream()
-                .map(l -> new Row(l, drafts.get(l.id()), last.get(l.id()), good.get(l.id()), null, null, null))
-                .filter(r -> (r.listed.name() + " " + r.bar.build().title())
-                        .toLowerCase(Locale.ROOT)
-                        .contains(wanted))
-                .sorted(by.order)
-                .toList();
-        return Part.of(found, page, r -> r.shown(workings.drafted(r.bar, moulds)));
     }
 }

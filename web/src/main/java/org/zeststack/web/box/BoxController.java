@@ -25,6 +25,7 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
 import org.zeststack.web.design.DesignDesk;
+import org.zeststack.web.design.Listing;
 import org.zeststack.web.design.Titles;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -34,6 +35,8 @@ import org.zeststack.web.security.SignedIn;
 /** Boxes: the list, and one box whose weights follow what is counted into it. */
 @Page
 class BoxController {
+
+    private static final List<Designs.By> ORDERS = List.of(Designs.By.NAME, Designs.By.CHANGED);
 
     private final Designs<Box> boxes;
     private final Designs<Bar> bars;
@@ -51,21 +54,21 @@ class BoxController {
     }
 
     @GetMapping("/boxes")
-    String list(Model model) {
-        List<Designs.Listed> all = boxes.list();
-        model.addAttribute(
-                "boxes", all.stream().filter(b -> b.archived() == null).toList());
-        model.addAttribute(
-                "archived", all.stream().filter(b -> b.archived() != null).toList());
-        model.addAttribute("canCreate", !bars.current().isEmpty());
+    String list(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(defaultValue = "NAME") Designs.By by,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
+        Listing.put(model, boxes, q, by, ORDERS, boxes.page(q, by, page));
+        model.addAttribute("canCreate", !bars.choices().isEmpty());
         return "box/list";
     }
 
     /** A new one exists once it is saved. */
     @GetMapping("/boxes/new")
     String fresh(Model model) {
-        Designs.Version<Bar> first =
-                bars.current().stream().findFirst().orElseThrow(() -> Trouble.missing("A bar's version"));
+        Designs.Choice first =
+                bars.choices().stream().findFirst().orElseThrow(() -> Trouble.missing("A bar's version"));
         Box box = new Box(List.of(new Box.Item(first.design(), first.number(), 6)), 30, null);
         Map<String, String> fields = BoxFields.of(box);
         fields.put("name", "");
@@ -92,10 +95,9 @@ class BoxController {
         compute(form, model);
         model.addAttribute("id", id);
         model.addAttribute("rows", BoxFields.rows(form));
-        List<Designs.Version<Bar>> current = bars.current();
+        List<Designs.Choice> current = bars.choices();
         model.addAttribute("bars", current);
-        model.addAttribute(
-                "titles", Titles.of(current, Designs.Version::design, Designs.Version::name, Designs.Version::number));
+        model.addAttribute("titles", Titles.of(current));
         model.addAttribute("versions", boxes.versions(id));
         model.addAttribute("aside", boxes.archived(id).orElse(null));
         return "box/box";
@@ -115,7 +117,8 @@ class BoxController {
 
     private Optional<BoxContent> content(Box box, FormInput form) {
         List<BoxContent.Part> parts = new ArrayList<>();
-        List<Designs.Listed> names = bars.list();
+        Map<Long, Saved<Bar>> drafts =
+                bars.drafts(box.items().stream().map(Box.Item::bar).toList());
         Map<Long, Saved<Mould>> moulds =
                 workshop.moulds().stream().collect(Collectors.toMap(Saved::id, Function.identity()));
         for (Box.Item item : box.items()) {
@@ -124,12 +127,7 @@ class BoxController {
                 form.add(Fault.of("items", "", "A bar in it has no such version any more, or cannot be computed."));
                 return Optional.empty();
             }
-            String name = names.stream()
-                    .filter(l -> l.id() == item.bar())
-                    .map(Designs.Listed::name)
-                    .findFirst()
-                    .orElse("");
-            parts.add(new BoxContent.Part(name, item.count(), stack.get()));
+            parts.add(new BoxContent.Part(drafts.get(item.bar()).name(), item.count(), stack.get()));
         }
         return Optional.of(new BoxContent(box, parts));
     }

@@ -45,7 +45,7 @@ class DemoBars {
 
     void load(Made made, Stamp stamp) {
         Map<String, Long> ids =
-                formulas.list().stream().collect(Collectors.toMap(Designs.Listed::name, Designs.Listed::id));
+                formulas.choices().stream().collect(Collectors.toMap(Designs.Choice::name, Designs.Choice::design));
         String paste = link(ids.get("Roasted-sunflower paste"));
         String blackcurrant = keep("Blackcurrant caramel", cooked(116, line("blackcurrant-puree", 220)), stamp);
         String buttermilk = keep("Buttermilk ganache", buttermilk(), stamp);

@@ -113,11 +113,11 @@ class DemoStoreRoom {
 
     /** Uses another formula, and takes as much wafer as its binder carries. */
     private void crunch(Stamp stamp) {
-        long paste = formulas.list().stream()
+        long paste = formulas.choices().stream()
                 .filter(f -> f.name().equals("Roasted-sunflower paste"))
                 .findFirst()
                 .orElseThrow()
-                .id();
+                .design();
         FormulaLine wafer = new FormulaLine("rye-wafer", 190, Role.WARM, null, true, 2, "", List.of());
         keep(
                 "Lantern crunch",

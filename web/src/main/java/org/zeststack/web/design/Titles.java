@@ -6,11 +6,17 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
+import org.zeststack.store.design.Designs;
 
 /** What versions of designs are chosen by: name and version, with the design's number where another bears the same name. */
 public final class Titles {
 
     private Titles() {}
+
+    /** Titles of versions to be made, by design. */
+    public static Map<Long, String> of(List<Designs.Choice> all) {
+        return of(all, Designs.Choice::design, Designs.Choice::name, Designs.Choice::number);
+    }
 
     /**
      * Titles by design.

@@ -25,6 +25,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.web.design.DesignDesk;
+import org.zeststack.web.design.Listing;
 import org.zeststack.web.design.MethodFields;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
@@ -73,19 +74,10 @@ class FormulaController {
     @GetMapping("/formulas")
     String list(
             @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "NAME") FormulaList.By by,
+            @RequestParam(defaultValue = "NAME") Designs.By by,
             @RequestParam(defaultValue = "1") int page,
             Model model) {
-        List<Designs.Listed> all = formulas.list();
-        List<Designs.Listed> kept =
-                all.stream().filter(d -> d.archived() == null).toList();
-        model.addAttribute("any", !kept.isEmpty());
-        model.addAttribute("q", q);
-        model.addAttribute("by", by);
-        model.addAttribute("bys", FormulaList.By.values());
-        model.addAttribute("part", list.of(kept, q, by, page));
-        model.addAttribute(
-                "archived", all.stream().filter(d -> d.archived() != null).toList());
+        Listing.put(model, formulas, q, by, FormulaList.ORDERS, list.of(formulas.page(q, by, page)));
         return "formula/list";
     }
 

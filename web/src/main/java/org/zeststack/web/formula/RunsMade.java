@@ -2,57 +2,57 @@ package org.zeststack.web.formula;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLink;
-import org.zeststack.core.ledger.RunAccount;
-import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.Part;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
-import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.form.Rows;
 import org.zeststack.web.result.EyeCooks;
+import org.zeststack.web.result.RunResults;
 
 /** The runs made with a version, how they went, and what the bench used of lines that go in to effect. */
 @Component
 class RunsMade {
 
+    /** The newest runs that are asked what they weighed. */
+    private static final int ASKED = 8;
+
     private final Runs runs;
     private final Bench bench;
     private final Designs<Formula> formulas;
     private final EyeCooks cooks;
-    private final OwnBounds own;
+    private final RunResults results;
 
-    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas, EyeCooks cooks, OwnBounds own) {
+    RunsMade(Runs runs, Bench bench, Designs<Formula> formulas, EyeCooks cooks, RunResults results) {
         this.runs = runs;
         this.bench = bench;
         this.formulas = formulas;
         this.cooks = cooks;
-        this.own = own;
+        this.results = results;
     }
 
     /** One run and how it went. */
-    record Made(Run run, RunAccount account) {}
+    record Made(Runs.Brief run, RunResults.Result result) {}
 
-    /** The runs made with a version, newest day first. */
+    /** The newest runs made with a version, newest day first. */
     List<Made> with(long formula, int version) {
-        List<Run> made = runs.with(new FormulaLink(formula, version).component().key());
-        var entries = bench.entriesOf(made.stream().map(Run::id).toList());
-        Bounds bounds = own.bounds();
-        List<Made> told = new ArrayList<>();
-        for (Run run : made) {
-            RunSheet sheet = run.frozen();
-            BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
-            told.add(new Made(run, RunAccount.of(sheet, state, bounds)));
-        }
-        return told;
+        List<Runs.Brief> made =
+                runs.briefWith(new FormulaLink(formula, version).component().key(), Part.ROWS);
+        Map<Long, RunResults.Result> how = results.of(made);
+        return made.stream()
+                .filter(run -> how.get(run.id()).newerForm() == 0)
+                .map(run -> new Made(run, how.get(run.id())))
+                .toList();
     }
 
     /**
@@ -74,7 +74,7 @@ class RunsMade {
             return null;
         }
         String key = new FormulaLink(id, current).component().key();
-        List<Run> made = runs.with(key);
+        List<Run> made = runs.with(key, ASKED);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
         for (Run run : made) {
             var cup = BenchState.of(run.frozen(), entries.getOrDefault(run.id(), List.of())).entries().stream()
@@ -110,7 +110,7 @@ class RunsMade {
         }
         String key = new FormulaLink(id, current).component().key();
         List<Offer> offers = new ArrayList<>();
-        List<Run> made = runs.with(key);
+        List<Run> made = runs.with(key, ASKED);
         var entries = bench.entriesOf(made.stream().map(Run::id).toList());
         for (Run run : made) {
             RunSheet sheet = run.frozen();

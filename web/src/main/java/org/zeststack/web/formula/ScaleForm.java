@@ -76,9 +76,7 @@ class ScaleForm {
 
     /** Bars whose version to be made holds the formula. */
     List<Designs.Version<Bar>> barsWith(long formula) {
-        return bars.current().stream()
-                .filter(b -> b.content().materials().stream().anyMatch(of -> isOf(of, formula)))
-                .toList();
+        return bars.currentWith(formula);
     }
 
     private static boolean isOf(String material, long formula) {

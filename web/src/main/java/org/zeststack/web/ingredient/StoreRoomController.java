@@ -5,8 +5,10 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -25,7 +27,6 @@ import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.ingredient.StoreRoom;
-import org.zeststack.store.workshop.Aside;
 import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
@@ -62,14 +63,12 @@ class StoreRoomController {
 
     private final StoreRoom storeRoom;
     private final Lots lots;
-    private final Aside aside;
     private final Shelf shelf;
     private final Clock clock;
 
-    StoreRoomController(StoreRoom storeRoom, Lots lots, Aside aside, Shelf shelf, Clock clock) {
+    StoreRoomController(StoreRoom storeRoom, Lots lots, Shelf shelf, Clock clock) {
         this.storeRoom = storeRoom;
         this.lots = lots;
-        this.aside = aside;
         this.shelf = shelf;
         this.clock = clock;
     }
@@ -78,27 +77,39 @@ class StoreRoomController {
     record PutAside(long id, String name, Stamp archived) {}
 
     @GetMapping("/store-room")
-    String page(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") int page, Model model) {
-        List<Lots.Kept> kept = lots.all();
-        Map<Long, Stamp> away = aside.of(Aside.Kind.LOT);
-        Map<String, String> names =
-                shelf.names(kept.stream().map(Lots.Kept::ingredient).toList());
+    String page(
+            @RequestParam(defaultValue = "") String q,
+            @RequestParam(name = "lots", defaultValue = "1") int lotPage,
+            @RequestParam(defaultValue = "1") int page,
+            Model model) {
+        List<String> of = q.isBlank() ? List.of() : named(q);
+        var kept = lots.page(q, of, lotPage);
+        var away = lots.putAside(q, of);
+        Map<String, String> names = shelf.names(
+                Stream.concat(kept.rows().stream(), away.rows().stream().map(Lots.Away::lot))
+                        .map(Lots.Kept::ingredient)
+                        .toList());
         model.addAttribute("q", q);
-        model.addAttribute("part", org.zeststack.web.page.Part.of(found(q), page));
+        model.addAttribute("part", org.zeststack.store.Part.of(found(q), page));
         model.addAttribute("count", storeRoom.table().all().size());
-        model.addAttribute(
-                "lots", kept.stream().filter(k -> !away.containsKey(k.id())).toList());
+        model.addAttribute("lots", kept);
         model.addAttribute(
                 "archived",
-                kept.stream()
-                        .filter(k -> away.containsKey(k.id()))
-                        .map(k -> new PutAside(
-                                k.id(),
-                                names.get(k.ingredient()) + ", " + k.lot().code(),
-                                away.get(k.id())))
-                        .toList());
+                away.map(a -> new PutAside(
+                        a.lot().id(),
+                        names.get(a.lot().ingredient()) + ", " + a.lot().lot().code(),
+                        a.aside())));
         model.addAttribute("names", names);
         return "store/room";
+    }
+
+    /** What there are lots of whose names hold what was typed. */
+    private List<String> named(String typed) {
+        String wanted = typed.strip().toLowerCase(Locale.ROOT);
+        return shelf.names(lots.whats()).entrySet().stream()
+                .filter(name -> name.getValue().toLowerCase(Locale.ROOT).contains(wanted))
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     private List<Ingredient> found(String q) {
@@ -117,11 +128,11 @@ class StoreRoomController {
         List<Found> found = new ArrayList<>();
         if (!q.isBlank()) {
             storeRoom.table().search(q, MOST_FOUND).forEach(i -> found.add(new Found(i.slug(), i.name(), "")));
-            String begin = q.strip().toLowerCase(java.util.Locale.ROOT);
+            String begin = q.strip().toLowerCase(Locale.ROOT);
             Map<Long, String> titles = shelf.titles();
             for (NamedFormula named : shelf.current()) {
                 if (found.size() < MOST_FOUND + 4
-                        && named.name().toLowerCase(java.util.Locale.ROOT).contains(begin)) {
+                        && named.name().toLowerCase(Locale.ROOT).contains(begin)) {
                     found.add(new Found(named.link().text(), titles.get(named.id()), "formula"));
                 }
             }
@@ -150,11 +161,7 @@ class StoreRoomController {
         model.addAttribute("risks", Nature.Risk.values());
         model.addAttribute("bases", Ingredient.Basis.values());
         model.addAttribute("panel", ingredient.per100Grams().totalGrams() > 0 ? ingredient.panel() : null);
-        model.addAttribute(
-                "lots",
-                lots.all().stream()
-                        .filter(k -> k.ingredient().equals(ingredient.slug()))
-                        .toList());
+        model.addAttribute("lots", lots.of(List.of(ingredient.slug()), List.of()));
         return "store/ingredient";
     }
 

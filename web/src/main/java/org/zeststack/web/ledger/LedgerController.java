@@ -7,12 +7,13 @@ import java.util.Map;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.ledger.BowlAccount;
 import org.zeststack.core.ledger.RunAccount;
-import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.run.BenchEntry;
 import org.zeststack.core.run.BenchState;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.store.Part;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
@@ -21,6 +22,7 @@ import org.zeststack.web.bench.SeriesView;
 import org.zeststack.web.bench.SeriesViews;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
+import org.zeststack.web.result.RunResults;
 
 /** The ledger: every closed run with its account. */
 @Page
@@ -28,35 +30,27 @@ class LedgerController {
 
     private final Runs runs;
     private final Bench bench;
+    private final RunResults results;
     private final SeriesViews views;
     private final OwnBounds own;
 
-    LedgerController(Runs runs, Bench bench, SeriesViews views, OwnBounds own) {
+    LedgerController(Runs runs, RunResults results, Bench bench, SeriesViews views, OwnBounds own) {
         this.runs = runs;
+        this.results = results;
         this.bench = bench;
         this.views = views;
         this.own = own;
     }
 
-    /** A closed run in the list; its account is null where a newer release wrote its sheet. */
-    record Line(Run run, RunAccount account) {}
+    /** A closed run in the list. */
+    record Line(Runs.Brief run, RunResults.Result result) {}
 
     @GetMapping("/ledger")
-    String list(Model model) {
-        List<Run> closed = runs.list(List.of(Run.Status.CLOSED));
-        var entries = bench.entriesOf(closed.stream().map(Run::id).toList());
-        Bounds bounds = own.bounds();
-        List<Line> lines = closed.stream()
-                .map(run -> {
-                    if (!run.readable()) {
-                        return new Line(run, null);
-                    }
-                    RunSheet sheet = run.frozen();
-                    var state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
-                    return new Line(run, RunAccount.of(sheet, state, bounds));
-                })
-                .toList();
-        model.addAttribute("lines", lines);
+    String list(@RequestParam(defaultValue = "") String q, @RequestParam(defaultValue = "1") int page, Model model) {
+        Part<Runs.Brief> closed = runs.page(List.of(Run.Status.CLOSED), q, Runs.By.DAY, page);
+        Map<Long, RunResults.Result> how = results.of(closed.rows());
+        model.addAttribute("q", q);
+        model.addAttribute("part", closed.map(run -> new Line(run, how.get(run.id()))));
         return "ledger/list";
     }
 

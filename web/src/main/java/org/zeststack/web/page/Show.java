@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.method.MethodStep;
@@ -21,12 +23,26 @@ public final class Show {
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM HH:mm", Locale.ENGLISH);
     private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ENGLISH);
     private static final double FINE_GRAMS = 100;
+    private static final int NEAR_PAGES = 3;
 
     private Show() {}
 
     /** How many characters a password has at the least. */
     public int shortestPassword() {
         return Passwords.SHORTEST;
+    }
+
+    /** Pages to choose from: the first, the last and those near this one; 0 stands for those left out between. */
+    public List<Integer> pages(int page, int pages) {
+        List<Integer> shown = new ArrayList<>();
+        for (int n = 1; n <= pages; n++) {
+            if (n == 1 || n == pages || Math.abs(n - page) <= NEAR_PAGES) {
+                shown.add(n);
+            } else if (shown.get(shown.size() - 1) != 0) {
+                shown.add(0);
+            }
+        }
+        return shown;
     }
 
     /** Grams to the resolution of the scale that weighs them: 0.1 g below 100 g, 1 g above. */

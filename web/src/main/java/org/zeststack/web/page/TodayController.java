@@ -21,6 +21,8 @@ class TodayController {
     /** A run on the bench and its next step. */
     record Now(Run run, RunSheet sheet, BenchState state, SectionDrawing section) {}
 
+    private static final int MOST_CLOSED = 5;
+
     private final Runs runs;
     private final Bench bench;
     private final WorkshopStore workshop;
@@ -49,10 +51,8 @@ class TodayController {
         model.addAttribute(
                 "newer", started.stream().filter(run -> !run.readable()).toList());
         model.addAttribute("planned", runs.brief(List.of(Run.Status.PLANNED)));
-        model.addAttribute(
-                "closed",
-                runs.brief(List.of(Run.Status.CLOSED)).stream().limit(5).toList());
-        model.addAttribute("first", bars.list().isEmpty() || formulas.list().isEmpty());
+        model.addAttribute("closed", runs.brief(List.of(Run.Status.CLOSED), MOST_CLOSED));
+        model.addAttribute("first", !bars.any() || !formulas.any());
         model.addAttribute("workshop", workshop.place().orElseThrow());
         return "today";
     }

@@ -6,14 +6,12 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.run.Run;
-import org.zeststack.store.workshop.Aside;
 import org.zeststack.web.security.SignedIn;
 
 /** Which lots a run takes, and what it takes of them when it is closed. */
@@ -21,12 +19,10 @@ import org.zeststack.web.security.SignedIn;
 class LotsOfRun {
 
     private final Lots lots;
-    private final Aside aside;
     private final Clock clock;
 
-    LotsOfRun(Lots lots, Aside aside, Clock clock) {
+    LotsOfRun(Lots lots, Clock clock) {
         this.lots = lots;
-        this.aside = aside;
         this.clock = clock;
     }
 
@@ -39,15 +35,15 @@ class LotsOfRun {
 
     /** Lines of the weighing list that there are lots of. */
     List<Choice> choices(Run run, RunSheet sheet) {
-        List<Lots.Kept> all = lots.all();
-        Set<Long> away = aside.of(Aside.Kind.LOT).keySet();
+        List<Lots.Kept> all = lots.of(
+                sheet.weighing().stream().map(RunSheet.WeighingLine::ingredient).toList(),
+                run.lots().values());
         List<Choice> choices = new ArrayList<>();
         for (RunSheet.WeighingLine line : sheet.weighing()) {
             Long chosen = run.lots().get(line.ingredient());
             List<Lots.Kept> of = all.stream()
                     .filter(k -> k.ingredient().equals(line.ingredient()))
-                    .filter(k -> k.gramsLeft() > 0 && !away.contains(k.id())
-                            || Long.valueOf(k.id()).equals(chosen))
+                    .filter(k -> k.gramsLeft() > 0 || Long.valueOf(k.id()).equals(chosen))
                     .toList();
             if (!of.isEmpty()) {
                 choices.add(new Choice(line, of, chosen));

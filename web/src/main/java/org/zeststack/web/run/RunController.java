@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
@@ -27,6 +28,7 @@ import org.zeststack.core.run.GoingOn;
 import org.zeststack.core.run.RunOrder;
 import org.zeststack.core.run.RunSheet;
 import org.zeststack.core.sugar.Learned;
+import org.zeststack.store.Part;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Devices;
 import org.zeststack.store.design.Designs;
@@ -58,6 +60,11 @@ class RunController {
 
     /** The longest reason: what it is for is written down beside it. */
     private static final int MOST_REASON = 400;
+
+    private static final int MOST_BARS = 40;
+
+    /** A run is made beside one of the newest. */
+    private static final int MOST_BESIDE = 40;
 
     private final Bench bench;
     private final Devices devices;
@@ -96,11 +103,13 @@ class RunController {
     @GetMapping("/runs")
     String list(
             @RequestParam(defaultValue = "") String q,
-            @RequestParam(defaultValue = "DAY") RunList.By by,
+            @RequestParam(defaultValue = "DAY") Runs.By by,
             @RequestParam(defaultValue = "1") int page,
+            @RequestParam(defaultValue = "") String bar,
             Model model) {
         Allowances usual = Allowances.USUAL;
         Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("bar", bar);
         fields.put("pieces", "");
         fields.put("day", Show.INSTANCE.day(LocalDate.now(clock.withZone(ZoneId.systemDefault()))));
         fields.put("rejectFraction", FormInput.shown(100 * usual.rejectFraction()));
@@ -109,20 +118,34 @@ class RunController {
         return list(model, FormInput.of(fields), q, by, page);
     }
 
-    private String list(Model model, FormInput form, String q, RunList.By by, int page) {
+    private String list(Model model, FormInput form, String q, Runs.By by, int page) {
         model.addAttribute("form", form);
-        List<Runs.Brief> all = runs.brief(List.of(Run.Status.values()));
+        List<Run.Status> every = List.of(Run.Status.values());
+        Part<RunList.Row> part = list.of(runs.page(every, q, by, page));
+        model.addAttribute("any", part.found() > 0 || !q.isBlank());
         model.addAttribute("q", q);
         model.addAttribute("by", by);
-        model.addAttribute("bys", RunList.By.values());
-        model.addAttribute("runs", all);
-        model.addAttribute("part", list.of(all, q, by, page));
-        List<Designs.Version<Bar>> current = bars.current();
-        model.addAttribute("bars", current);
-        model.addAttribute(
-                "titles", Titles.of(current, Designs.Version::design, Designs.Version::name, Designs.Version::number));
+        model.addAttribute("bys", Runs.By.values());
+        model.addAttribute("newest", runs.brief(every, MOST_BESIDE));
+        model.addAttribute("part", part);
+        List<Designs.Choice> lately = bars.lately(MOST_BARS);
+        List<Designs.Choice> offered = offered(lately, chosen(form));
+        model.addAttribute("bars", offered);
+        model.addAttribute("titles", Titles.of(offered));
+        model.addAttribute("moreBars", lately.size() == MOST_BARS);
         model.addAttribute("thermometers", aside.inUse(Aside.Kind.THERMOMETER, workshop.thermometers()));
         return "run/list";
+    }
+
+    private Optional<Designs.Choice> chosen(FormInput form) {
+        String bar = form.text("bar");
+        return bar.matches("[0-9]{1,15}") ? bars.choice(Long.parseLong(bar)) : Optional.empty();
+    }
+
+    /** The bars that were changed last, and the one that was chosen. */
+    private static List<Designs.Choice> offered(List<Designs.Choice> lately, Optional<Designs.Choice> chosen) {
+        return Stream.concat(chosen.stream().filter(bar -> !lately.contains(bar)), lately.stream())
+                .toList();
     }
 
     /** What earlier cooks of the sheet's formulas teach, by key. */
@@ -140,9 +163,7 @@ class RunController {
         double scrape = form.percent("scrapeFraction", Allowances.SCRAPE);
         double bowl = form.number("bowlGrams", Allowances.BOWL);
         Optional<LocalDate> day = form.day("day");
-        Optional<Designs.Version<Bar>> bar = bars.current().stream()
-                .filter(b -> String.valueOf(b.design()).equals(form.text("bar")))
-                .findFirst();
+        Optional<Designs.Choice> bar = chosen(form);
         var thermometer = workshop.thermometers().stream()
                 .filter(t -> String.valueOf(t.id()).equals(form.text("thermometer")))
                 .findFirst();
@@ -157,7 +178,7 @@ class RunController {
         var allowances = form.build(() -> new Allowances(reject, scrape, bowl));
         if (form.faulty()) {
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return list(model, form, "", RunList.By.DAY, 1);
+            return list(model, form, "", Runs.By.DAY, 1);
         }
         var version = bar.orElseThrow();
         var plan = new Runs.Plan(
@@ -176,7 +197,7 @@ class RunController {
             form.add(Fault.of("bar", version.name(), unknown.getMessage()));
             model.addAttribute("unknown", unknown.formula());
             response.setStatus(HttpServletResponse.SC_BAD_REQUEST);
-            return list(model, form, "", RunList.By.DAY, 1);
+            return list(model, form, "", Runs.By.DAY, 1);
         }
         return "redirect:/runs/" + runs.plan(plan);
     }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBook;
@@ -51,7 +50,7 @@ public class Shelf {
     public LineReader reader() {
         IngredientTable table = table();
         Map<String, String> own = new LinkedHashMap<>();
-        listed().forEach(f -> own.put(f.name(), new FormulaLink(f.id(), f.current()).text()));
+        formulas.choices().forEach(f -> own.put(f.name(), new FormulaLink(f.design(), f.number()).text()));
         Read now = read;
         if (now.table != table || !now.own.equals(own)) {
             now = new Read(table, own, new LineReader(table, own));
@@ -108,12 +107,9 @@ public class Shelf {
 
     /** Which version of every formula is to be made. */
     public List<FormulaLink> made() {
-        return listed().map(f -> new FormulaLink(f.id(), f.current())).toList();
-    }
-
-    /** Formulas that have a version to be made and are not archived, by name. */
-    private Stream<Designs.Listed> listed() {
-        return formulas.list().stream().filter(f -> f.current() > 0 && f.archived() == null);
+        return formulas.choices().stream()
+                .map(f -> new FormulaLink(f.design(), f.number()))
+                .toList();
     }
 
     /** What chosen lots are made of, under the slug or link of what they are lots of. */
@@ -122,7 +118,7 @@ public class Shelf {
             return List.of();
         }
         Map<Long, Lots.Kept> byId = new HashMap<>();
-        lots.all().forEach(k -> byId.put(k.id(), k));
+        lots.of(List.of(), chosen.values()).forEach(k -> byId.put(k.id(), k));
         IngredientTable table = table();
         List<Ingredient> applied = new ArrayList<>();
         chosen.forEach((what, id) -> {

@@ -23,6 +23,7 @@ import org.zeststack.core.run.ReadingRules;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Vessel;
+import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
@@ -69,7 +70,7 @@ class WorkshopController {
                 .words())));
         model.addAttribute("vessels", there("vessels", workshop.vessels(), away));
         model.addAttribute("lines", there("lines", workshop.lines(), away));
-        model.addAttribute("archived", away);
+        model.addAttribute("archived", new Part<>(away, away.size(), 1, 1));
         return "workshop/workshop";
     }
 

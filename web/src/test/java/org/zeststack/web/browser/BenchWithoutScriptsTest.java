@@ -75,10 +75,11 @@ public class BenchWithoutScriptsTest extends WithDemo {
         TestApp.sent(drawn, "form[method=post][action='/runs'] button[type=submit]");
         TestApp.sent(drawn, "button:has-text('Start')");
         long run = Long.parseLong(drawn.url().replaceAll(".*/bench/|\\?.*", ""));
-        // One of its lines goes in to effect.
+        // One of its lines goes in to effect; it is another frozen sheet then.
         app.bean(JdbcTemplate.class)
                 .update(
-                        "update run set sheet = jsonb_set(sheet, '{formulas,0,lines,0,toEffect}', 'true') where id = ?",
+                        "update run set sheet = jsonb_set(sheet, '{formulas,0,lines,0,toEffect}', 'true'),"
+                                + " started_at = started_at + interval '1 second' where id = ?",
                         run);
         RunSheet sheet = app.bean(Runs.class).find(run).orElseThrow().sheet().orElseThrow();
 

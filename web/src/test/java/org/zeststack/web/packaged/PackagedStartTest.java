@@ -113,21 +113,24 @@ public class PackagedStartTest {
             try (Connection connection =
                             DriverManager.getConnection(database.connection(), database.user(), database.password());
                     Statement older = connection.createStatement()) {
-                older.execute("drop index reading_at");
-                older.execute("delete from flyway_schema_history where version = '11'");
+                older.execute("drop table design_version_use");
+                older.execute("alter table component drop column formula");
+                older.execute("drop index run_day, run_status, run_bar, component_key, people_event_newest");
+                older.execute("create index people_event_at on people_event (at desc)");
+                older.execute("delete from flyway_schema_history where version = '12'");
             } catch (SQLException e) {
                 throw new IllegalStateException(e);
             }
         });
         served = Started.at(home, "serve", Map.of());
-        assertTrue(served.said().contains("changes the tables from version 10 to "), served.said());
+        assertTrue(served.said().contains("changes the tables from version 11 to "), served.said());
         assertEquals(signedIn(PASSWORD).status(), 200);
         served.stop();
         Path kept;
         try (Stream<Path> files = Files.list(before)) {
             kept = files.reduce((a, b) -> a.compareTo(b) > 0 ? a : b).orElseThrow();
         }
-        assertTrue(kept.getFileName().toString().startsWith("tables-10-"), kept.toString());
+        assertTrue(kept.getFileName().toString().startsWith("tables-11-"), kept.toString());
         String back = Started.once(home, "", "restore", kept.toString(), "--replace");
         assertTrue(back.startsWith("0:"), back);
         served = Started.at(home, "serve", Map.of());
