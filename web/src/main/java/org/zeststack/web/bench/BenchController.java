@@ -4,6 +4,7 @@ import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
+import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -14,7 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.stream.IntStream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.CookieValue;
@@ -43,6 +43,7 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.drawing.WeighInStrip;
 import org.zeststack.web.page.Page;
+import org.zeststack.web.page.SharedParts;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
@@ -59,6 +60,8 @@ class BenchController {
     private final SeriesViews views;
     private final LiveHub hub;
     private final LivePots pots;
+    private final RunsOnBench onBench;
+    private final SharedParts parts;
     private final WorkshopStore workshop;
     private final OwnBounds own;
     private final CookLessons lessons;
@@ -70,6 +73,8 @@ class BenchController {
             SeriesViews views,
             LiveHub hub,
             LivePots pots,
+            RunsOnBench onBench,
+            SharedParts parts,
             CookLessons lessons,
             WorkshopStore workshop,
             OwnBounds own,
@@ -79,6 +84,8 @@ class BenchController {
         this.views = views;
         this.hub = hub;
         this.pots = pots;
+        this.onBench = onBench;
+        this.parts = parts;
         this.workshop = workshop;
         this.own = own;
         this.lessons = lessons;
@@ -139,32 +146,49 @@ class BenchController {
             @RequestParam(required = false) String step,
             @CookieValue(name = NAMING, required = false) String naming,
             Model model) {
-        Run run = started(id);
-        if (run.status() == Run.Status.CLOSED) {
+        RunsOnBench.Standing now = begun(id);
+        if (now.run().status() == Run.Status.CLOSED) {
             return "redirect:/ledger/" + id;
         }
-        fill(run, step, naming(naming), model);
+        fill(now, step, naming(naming), model);
         return "bench/bench";
     }
 
-    /** The parts of the page that change, drawn again. */
+    /** What a panel is drawn for. */
+    private record Watched(long run, String step, Stages.Naming naming, boolean works) {}
+
+    /** The parts of the page that change, drawn again once for all who watch the same. */
     @GetMapping("/bench/{id}/panel")
-    String panel(
+    void panel(
             @PathVariable long id,
             @RequestParam(required = false) String step,
             @CookieValue(name = NAMING, required = false) String naming,
-            Model model) {
-        fill(started(id), step, naming(naming), model);
-        return "bench/panel";
+            @AuthenticationPrincipal SignedIn me,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response)
+            throws IOException {
+        RunsOnBench.Standing now = begun(id);
+        parts.answer(
+                new Watched(id, step, naming(naming), me.works()),
+                now.run().sequence(),
+                "bench/panel",
+                () -> {
+                    fill(now, step, naming(naming), model);
+                    return model.asMap();
+                },
+                request,
+                response);
     }
 
     private static Stages.Naming naming(String cookie) {
         return Stages.Naming.SOLIDS.name().equals(cookie) ? Stages.Naming.SOLIDS : Stages.Naming.PRINTED;
     }
 
-    private void fill(Run run, String step, Stages.Naming naming, Model model) {
-        RunSheet sheet = run.frozen();
-        BenchState state = BenchState.of(sheet, bench.entries(run.id()));
+    private void fill(RunsOnBench.Standing now, String step, Stages.Naming naming, Model model) {
+        Runs.Brief run = now.run();
+        RunSheet sheet = now.sheet();
+        BenchState state = now.state();
         Optional<BenchStep> chosen =
                 Optional.ofNullable(step).flatMap(sheet::step).or(state::next);
         model.addAttribute("today", LocalDate.now());
@@ -191,7 +215,7 @@ class BenchController {
             model.addAttribute("series", series.orElse(null));
             model.addAttribute("desk", desk(sheet, state, s, series, naming).orElse(null));
             model.addAttribute("work", work(run, sheet, state, s).orElse(null));
-            Instant now = clock.instant();
+            Instant moment = clock.instant();
             model.addAttribute(
                     "tempering",
                     bowl(
@@ -209,7 +233,7 @@ class BenchController {
                                             s.kind() == RunSheet.StepKind.TEMPER
                                                     ? series
                                                     : newest(run, sheet, state, b.key())),
-                                    now,
+                                    moment,
                                     own.bounds()))
                             .orElse(null));
             model.addAttribute("handling", BowlHandling.of(sheet, s));
@@ -228,7 +252,7 @@ class BenchController {
     }
 
     /** The batch that a step works on in its pots and bowl; empty where the step is another. */
-    private Optional<PotWork> work(Run run, RunSheet sheet, BenchState state, BenchStep step) {
+    private Optional<PotWork> work(Runs.Brief run, RunSheet sheet, BenchState state, BenchStep step) {
         Optional<RunSheet.FormulaBatch> whole = sheet.whole(step.component())
                 .filter(b -> b.cooked() || b.byEye())
                 .filter(b -> sheet.program(b).contains(step));
@@ -304,39 +328,19 @@ class BenchController {
     }
 
     /** The newest series of the step's component; earlier ones stand in the ledger. */
-    private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchState state, BenchStep step) {
+    private Optional<SeriesView> newest(Runs.Brief run, RunSheet sheet, BenchState state, BenchStep step) {
         boolean read = step.kind() == RunSheet.StepKind.COOK || step.kind() == RunSheet.StepKind.TEMPER;
         return read ? newest(run, sheet, state, step.component()) : Optional.empty();
     }
 
-    private Optional<SeriesView> newest(Run run, RunSheet sheet, BenchState state, String component) {
+    private Optional<SeriesView> newest(Runs.Brief run, RunSheet sheet, BenchState state, String component) {
         return bench.seriesOf(run.id()).stream()
                 .filter(s -> s.component().equals(component))
                 .reduce((earlier, later) -> later)
                 .map(s -> views.of(sheet, state, s));
     }
 
-    /**
-     * Points of a curve for drawing.
-     *
-     * @param edition changes when all was read again
-     * @param from number of the first point of these
-     * @param minutes of the pot's own time
-     * @param celsius what the thermometer showed
-     * @param wild numbers of those that are left out of the fit
-     * @param aheadMinutes the way to the stop at the heat that the pot has, empty for a bowl
-     * @param aheadCelsius what the thermometer would show on it
-     */
-    record Curve(
-            int edition,
-            int from,
-            List<Double> minutes,
-            List<Double> celsius,
-            List<Integer> wild,
-            List<Double> aheadMinutes,
-            List<Double> aheadCelsius) {}
-
-    /** The curve of a series, of a pot only what a page has not drawn yet. */
+    /** Of the curve of a series what a page has not drawn yet. */
     @GetMapping("/bench/{id}/curve/{series}")
     @ResponseBody
     Curve curve(
@@ -346,33 +350,8 @@ class BenchController {
             @RequestParam(defaultValue = "0") int from) {
         Bench.Series of =
                 bench.series(series).filter(s -> s.run() == id).orElseThrow(() -> Trouble.missing("This series"));
-        RunSheet sheet = started(id).frozen();
-        Optional<FollowedPot> pot = views.pot(sheet, BenchState.of(sheet, bench.entries(id)), of);
-        if (pot.isPresent()) {
-            FollowedPot.Piece piece = pot.get().curve(edition, from);
-            List<FollowedPot.Seen> points = piece.points();
-            List<FollowedPot.Seen> ahead = pot.get().ahead();
-            return new Curve(
-                    piece.edition(),
-                    piece.from(),
-                    points.stream().map(FollowedPot.Seen::minute).toList(),
-                    points.stream().map(FollowedPot.Seen::celsius).toList(),
-                    IntStream.range(0, points.size())
-                            .filter(i -> points.get(i).wild())
-                            .mapToObj(i -> piece.from() + i)
-                            .toList(),
-                    ahead.stream().map(FollowedPot.Seen::minute).toList(),
-                    ahead.stream().map(FollowedPot.Seen::celsius).toList());
-        }
-        List<Bench.Reading> readings = bench.readingsAfter(series, 0).readings();
-        return new Curve(
-                -1,
-                0,
-                readings.stream().map(r -> of.ownSeconds(r.at()) / 60).toList(),
-                readings.stream().map(Bench.Reading::celsius).toList(),
-                List.of(),
-                List.of(),
-                List.of());
+        RunsOnBench.Standing now = begun(id);
+        return views.curve(now.sheet(), now.state(), of, edition, from);
     }
 
     @GetMapping("/bench/{id}/events")
@@ -382,13 +361,11 @@ class BenchController {
             @RequestHeader(name = "Last-Event-ID", required = false) Long last,
             @AuthenticationPrincipal SignedIn me,
             HttpServletRequest request) {
-        started(id);
+        begun(id);
         return hub.open(id, last == null ? seen : last, owner(me, request));
     }
 
-    private Run started(long id) {
-        return runs.find(id)
-                .filter(r -> r.status() != Run.Status.PLANNED)
-                .orElseThrow(() -> Trouble.missing("This run"));
+    private RunsOnBench.Standing begun(long id) {
+        return onBench.find(id).orElseThrow(() -> Trouble.missing("This run"));
     }
 }

@@ -19,7 +19,6 @@ import org.zeststack.core.temper.Coach;
 import org.zeststack.core.temper.Seed;
 import org.zeststack.core.temper.TemperStream;
 import org.zeststack.core.temper.TemperVerdict;
-import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.rule.OwnBounds;
 
@@ -33,12 +32,17 @@ public class SeriesViews {
     private final CookLessons lessons;
     private final OwnBounds own;
 
-    private final Map<UUID, FollowedPot> pots = new LinkedHashMap<>(16, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<UUID, FollowedPot> eldest) {
-            return size() > MOST_POTS;
-        }
-    };
+    private final Map<UUID, FollowedPot> pots = latest();
+    private final Map<UUID, FollowedBowl> bowls = latest();
+
+    private static <T> Map<UUID, T> latest() {
+        return new LinkedHashMap<>(16, 0.75f, true) {
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<UUID, T> eldest) {
+                return size() > MOST_POTS;
+            }
+        };
+    }
 
     SeriesViews(Bench bench, CookLessons lessons, OwnBounds own) {
         this.bench = bench;
@@ -48,10 +52,7 @@ public class SeriesViews {
 
     /** All series of a run, oldest first. */
     public List<SeriesView> of(RunSheet sheet, BenchState state, long run) {
-        Map<Long, List<Bench.Reading>> readings = bench.readingsOf(run);
-        return bench.seriesOf(run).stream()
-                .map(s -> of(sheet, state, s, readings.getOrDefault(s.id(), List.of())))
-                .toList();
+        return bench.seriesOf(run).stream().map(s -> of(sheet, state, s)).toList();
     }
 
     /** What the cooks of a run teach, by series; those that never boiled teach nothing. */
@@ -65,15 +66,6 @@ public class SeriesViews {
 
     /** One series as it stands. */
     SeriesView of(RunSheet sheet, BenchState state, Bench.Series series) {
-        boolean pot = series.kind() == Bench.SeriesKind.COOK;
-        return of(
-                sheet,
-                state,
-                series,
-                pot ? List.of() : bench.readingsAfter(series.id(), 0).readings());
-    }
-
-    private SeriesView of(RunSheet sheet, BenchState state, Bench.Series series, List<Bench.Reading> readings) {
         Optional<FollowedPot> pot = pot(sheet, state, series);
         if (pot.isPresent()) {
             return new SeriesView(
@@ -88,21 +80,19 @@ public class SeriesViews {
                     Optional.empty(),
                     Optional.empty());
         }
-        Optional<Double> last = readings.isEmpty()
-                ? Optional.empty()
-                : Optional.of(readings.get(readings.size() - 1).celsius());
+        FollowedBowl followed = bowl(sheet, series);
+        List<TemperVerdict.Reading> celsius = followed.readings();
         Optional<RunSheet.InTemper> bowl = sheet.inTemper(series.component());
         Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(series.component());
-        List<TemperVerdict.Reading> celsius = temperatures(series, sheet.thermometer(), readings);
-        Optional<TemperVerdict.State> temper = readings.isEmpty()
+        Optional<TemperVerdict.State> temper = celsius.isEmpty()
                 ? Optional.empty()
                 : bowl.flatMap(b -> planned.map(p -> TemperStream.of(
                         b.window(), p.method(), celsius, overruled(series, state), TemperStream.UNCERTAIN_KELVIN)));
         Optional<Coach> coach = temper.map(t -> Coach.of(looked(bowl.get(), planned.get()), celsius, t));
         return new SeriesView(
                 series,
-                readings.size(),
-                last,
+                celsius.size(),
+                followed.lastReading(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -126,6 +116,24 @@ public class SeriesViews {
                 .map(e ->
                         new TemperVerdict.Overrule(series.ownSeconds(e.at()), ((EntryBody.Overruled) e.body()).step()))
                 .toList();
+    }
+
+    /** The bowl of a series, up to date. */
+    private FollowedBowl bowl(RunSheet sheet, Bench.Series series) {
+        FollowedBowl bowl;
+        synchronized (this) {
+            bowl = bowls.computeIfAbsent(series.key(), key -> new FollowedBowl(series, sheet.thermometer()));
+        }
+        bowl.follow(bench);
+        return bowl;
+    }
+
+    /** What a page has not drawn yet of a series' curve, and the way a pot is to go on. */
+    Curve curve(RunSheet sheet, BenchState state, Bench.Series series, int edition, int from) {
+        Optional<FollowedPot> pot = pot(sheet, state, series);
+        return pot.isPresent()
+                ? Curve.of(pot.get().curve(edition, from), pot.get().ahead())
+                : Curve.of(bowl(sheet, series).curve(edition, from), List.of());
     }
 
     /** The pot of a series, up to date; empty for a bowl. */
@@ -184,13 +192,5 @@ public class SeriesViews {
             }
         }
         return Optional.ofNullable(pot);
-    }
-
-    private static List<TemperVerdict.Reading> temperatures(
-            Bench.Series series, Thermometer thermometer, List<Bench.Reading> readings) {
-        return readings.stream()
-                .map(r -> new TemperVerdict.Reading(
-                        series.ownSeconds(r.at()), thermometer.trueCelsius(r.celsius()), r.confirmed()))
-                .toList();
     }
 }
