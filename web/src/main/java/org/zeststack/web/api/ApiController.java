@@ -26,6 +26,7 @@ import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.KeyTaken;
+import org.zeststack.web.page.Release;
 import tools.jackson.databind.JsonNode;
 
 /** Answers programs. Numbers go out unrounded; faults as RFC 9457 problem details, all at once. */
@@ -39,11 +40,13 @@ class ApiController {
     private final FormulaApi formulas;
     private final BarApi bars;
     private final CookApi cooks;
+    private final Release release;
 
-    ApiController(FormulaApi formulas, BarApi bars, CookApi cooks) {
+    ApiController(FormulaApi formulas, BarApi bars, CookApi cooks, Release release) {
         this.formulas = formulas;
         this.bars = bars;
         this.cooks = cooks;
+        this.release = release;
     }
 
     @PostMapping({"/sugar/{what}", "/cavity/{what}", "/slab/{what}", "/temper/{what}", "/air/{what}"})
@@ -94,7 +97,8 @@ class ApiController {
 
     @GetMapping("/openapi.json")
     Map<String, Object> openApi() {
-        return OpenApi.describe(calculators.values(), cooks.celsius().range());
+        return OpenApi.describe(
+                release.number(), calculators.values(), cooks.celsius().range());
     }
 
     /** Any other address or method below the interface. */

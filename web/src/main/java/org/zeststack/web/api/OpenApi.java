@@ -16,8 +16,13 @@ final class OpenApi {
 
     private OpenApi() {}
 
-    /** @param celsius what a thermometer may show */
-    static Map<String, Object> describe(Collection<Calculator> calculators, Range celsius) {
+    /**
+     * Describes everything there is to ask.
+     *
+     * @param release which release answers
+     * @param celsius what a thermometer may show
+     */
+    static Map<String, Object> describe(String release, Collection<Calculator> calculators, Range celsius) {
         Map<String, Object> paths = new LinkedHashMap<>();
         calculators.forEach(c -> paths.put("/api/v1" + c.path(), Map.of("post", operation(c))));
         paths.put("/api/v1/bar/assemble", Map.of("post", assemble()));
@@ -32,7 +37,7 @@ final class OpenApi {
                 "info",
                 Map.of(
                         "title", "Zest Stack calculators",
-                        "version", "1",
+                        "version", release,
                         "description", "Unknown fields are refused. Numbers are not rounded."));
         document.put("security", List.of(Map.of("token", List.of())));
         document.put("paths", paths);

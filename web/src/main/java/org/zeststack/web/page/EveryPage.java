@@ -25,9 +25,16 @@ class EveryPage {
             new String[] {"/ledger", "Ledger"});
 
     private final Runs runs;
+    private final Release release;
 
-    EveryPage(Runs runs) {
+    EveryPage(Runs runs, Release release) {
         this.runs = runs;
+        this.release = release;
+    }
+
+    @ModelAttribute("release")
+    String release() {
+        return release.number();
     }
 
     @ModelAttribute("me")

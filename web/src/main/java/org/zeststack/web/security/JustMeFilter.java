@@ -39,7 +39,10 @@ class JustMeFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String path = request.getServletPath();
-        boolean open = path.startsWith("/assets/") || path.startsWith("/webjars/") || path.equals("/welcome");
+        boolean open = path.startsWith("/assets/")
+                || path.startsWith("/webjars/")
+                || path.equals("/welcome")
+                || path.equals("/health");
         if (open) {
             chain.doFilter(request, response);
             return;

@@ -30,7 +30,7 @@ class SecurityConfiguration {
     private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; "
             + "img-src 'self' data: blob:; connect-src 'self'; form-action 'self'; base-uri 'none'; "
             + "frame-ancestors 'none'";
-    private static final String[] OPEN = {"/sign-in", "/welcome", "/welcome/demo", "/error"};
+    private static final String[] OPEN = {"/sign-in", "/welcome", "/welcome/demo", "/error", "/health"};
 
     @Bean
     PasswordEncoder passwordEncoder() {
