@@ -240,8 +240,9 @@ public class ListsTest {
                         .toList(),
                 all.stream()
                         .filter(r -> r.status() != Run.Status.PLANNED)
-                        .sorted(day)
+                        .sorted(Comparator.comparing(Run::id).reversed())
                         .limit(4)
+                        .sorted(day)
                         .map(Run::id)
                         .toList());
         assertEquals(runs.brief(List.of(Run.Status.PLANNED), 3).size(), 3);

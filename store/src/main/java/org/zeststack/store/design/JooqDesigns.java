@@ -8,10 +8,13 @@ import static org.zeststack.store.schema.Tables.RUN;
 
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
@@ -30,7 +33,12 @@ import org.zeststack.store.json.StoredJson;
 /** One implementation for bars and formulas; they differ in kind and content only. */
 class JooqDesigns<T> implements Designs<T> {
 
+    private static final int MOST_READ = 1_000;
+
     private final DSLContext db;
+    /** Drafts that lists showed, for as long as nobody saves them. */
+    private final Map<Long, Saved<T>> read = new ConcurrentHashMap<>();
+
     private final Kind<T> of;
     private final String kind;
     private final Class<T> type;
@@ -228,7 +236,32 @@ class JooqDesigns<T> implements Designs<T> {
 
     @Override
     public Map<Long, Saved<T>> drafts(Collection<Long> ids) {
-        return drafts(DESIGN.ID.in(ids)).stream().collect(Collectors.toMap(Saved::id, Function.identity()));
+        Map<Long, Saved<T>> found = new HashMap<>();
+        List<Long> unknown = new ArrayList<>();
+        db.select(DESIGN_DRAFT.DESIGN, DESIGN_DRAFT.LOCK_VERSION, DESIGN_DRAFT.CHANGED_AT)
+                .from(DESIGN_DRAFT)
+                .where(DESIGN_DRAFT.DESIGN.in(ids))
+                .forEach(r -> {
+                    Saved<T> draft = read.get(r.value1());
+                    boolean same = draft != null
+                            && draft.lock() == r.value2()
+                            && draft.stamp().at().equals(r.value3().toInstant());
+                    if (same) {
+                        found.put(r.value1(), draft);
+                    } else {
+                        unknown.add(r.value1());
+                    }
+                });
+        if (!unknown.isEmpty()) {
+            if (read.size() > MOST_READ) {
+                read.clear();
+            }
+            drafts(DESIGN.ID.in(unknown)).forEach(draft -> {
+                found.put(draft.id(), draft);
+                read.put(draft.id(), draft);
+            });
+        }
+        return found;
     }
 
     private List<Saved<T>> drafts(Condition which) {

@@ -6,7 +6,6 @@ import static org.zeststack.store.schema.Tables.PUT_ASIDE;
 
 import java.time.ZoneOffset;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -249,13 +248,12 @@ class JooqLots implements Lots {
     }
 
     private Map<String, Double> readPrices() {
-        Map<String, Double> byIngredient = new HashMap<>();
-        db.select(LOT.INGREDIENT, PRICE)
+        return db.select(LOT.INGREDIENT, PRICE)
+                .distinctOn(LOT.INGREDIENT)
                 .from(LOT)
                 .where(PRICE.isNotNull())
-                .orderBy(RECEIVED, LOT.ID)
-                .forEach(r -> byIngredient.put(r.value1(), r.value2()));
-        return Map.copyOf(byIngredient);
+                .orderBy(LOT.INGREDIENT, RECEIVED.desc(), LOT.ID.desc())
+                .fetchMap(LOT.INGREDIENT, PRICE);
     }
 
     @Override

@@ -4,7 +4,6 @@ import static org.zeststack.store.schema.Tables.COMPONENT;
 import static org.zeststack.store.schema.Tables.RUN;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -14,7 +13,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -37,6 +35,18 @@ import org.zeststack.store.sheet.WrittenSheet;
 class JooqRuns implements Runs {
 
     private static final List<OrderField<?>> NEWEST_DAY = List.of(RUN.PLANNED_FOR.desc(), RUN.ID.desc());
+
+    private static final List<Field<?>> BRIEF = List.of(
+            RUN.ID,
+            RUN.SEQUENCE,
+            RUN.BAR,
+            RUN.BAR_NAME,
+            RUN.BAR_VERSION,
+            RUN.PLANNED_FOR,
+            RUN.PIECES,
+            RUN.STATUS,
+            RUN.STARTED_AT,
+            RUN.CLOSED_AT);
 
     private static final int MOST_SHEETS = 64;
 
@@ -140,16 +150,13 @@ class JooqRuns implements Runs {
 
     @Override
     public Map<Long, Brief> newestOf(Collection<Long> bars, List<Run.Status> states) {
-        if (bars.isEmpty()) {
-            return Map.of();
-        }
-        var bar = DSL.unnest(bars.toArray(Long[]::new)).as("made", "of_bar");
-        var newest = briefly(RUN.STATUS.in(names(states)).and(RUN.BAR.eq(bar.field("of_bar", Long.class))))
-                .orderBy(NEWEST_DAY)
-                .limit(1)
-                .asTable("newest");
-        return db.select(newest.fields()).from(bar, DSL.lateral(newest)).fetch(JooqRuns::brief).stream()
-                .collect(Collectors.toMap(Brief::bar, Function.identity()));
+        return db.select(BRIEF)
+                .distinctOn(RUN.BAR)
+                .from(RUN)
+                .where(RUN.BAR.in(bars))
+                .and(RUN.STATUS.in(names(states)))
+                .orderBy(RUN.BAR, RUN.PLANNED_FOR.desc(), RUN.ID.desc())
+                .fetchMap(RUN.BAR, JooqRuns::brief);
     }
 
     @Override
@@ -159,44 +166,41 @@ class JooqRuns implements Runs {
         }
         var formula = DSL.unnest(formulas.toArray(Long[]::new)).as("made", "of_formula");
         Field<Long> id = formula.field("of_formula", Long.class);
-        var newest = briefly(holding(COMPONENT.FORMULA.eq(id)))
-                .orderBy(NEWEST_DAY)
+        var newest = DSL.selectDistinct(COMPONENT.RUN)
+                .from(COMPONENT)
+                .where(COMPONENT.FORMULA.eq(id))
+                .orderBy(COMPONENT.RUN.desc())
                 .limit(most)
                 .asTable("newest");
-        return db.select(newest.fields()).select(id).from(formula, DSL.lateral(newest)).fetch().stream()
+        return db
+                .select(BRIEF)
+                .select(id)
+                .from(formula, DSL.lateral(newest))
+                .join(RUN)
+                .on(RUN.ID.eq(newest.field(COMPONENT.RUN)))
+                .orderBy(NEWEST_DAY)
+                .fetch()
+                .stream()
                 .collect(Collectors.groupingBy(
                         r -> r.get(id), Collectors.mapping(JooqRuns::brief, Collectors.toList())));
     }
 
     private SelectConditionStep<?> briefly(Condition which) {
-        return db.select(
-                        RUN.ID,
-                        RUN.SEQUENCE,
-                        RUN.BAR,
-                        RUN.BAR_NAME,
-                        RUN.BAR_VERSION,
-                        RUN.PLANNED_FOR,
-                        RUN.PIECES,
-                        RUN.STATUS,
-                        RUN.STARTED_AT,
-                        RUN.CLOSED_AT)
-                .from(RUN)
-                .where(which);
+        return db.select(BRIEF).from(RUN).where(which);
     }
 
-    /** By name: the fields may come from a table of another name. */
     private static Brief brief(Record r) {
         return new Brief(
-                r.get(RUN.ID.getName(), Long.class),
-                r.get(RUN.SEQUENCE.getName(), Long.class),
-                r.get(RUN.BAR.getName(), Long.class),
-                r.get(RUN.BAR_NAME.getName(), String.class),
-                r.get(RUN.BAR_VERSION.getName(), Integer.class),
-                r.get(RUN.PLANNED_FOR.getName(), LocalDate.class),
-                r.get(RUN.PIECES.getName(), Integer.class),
-                Run.Status.valueOf(r.get(RUN.STATUS.getName(), String.class)),
-                instant(r.get(RUN.STARTED_AT.getName(), OffsetDateTime.class)),
-                instant(r.get(RUN.CLOSED_AT.getName(), OffsetDateTime.class)));
+                r.get(RUN.ID),
+                r.get(RUN.SEQUENCE),
+                r.get(RUN.BAR),
+                r.get(RUN.BAR_NAME),
+                r.get(RUN.BAR_VERSION),
+                r.get(RUN.PLANNED_FOR),
+                r.get(RUN.PIECES),
+                Run.Status.valueOf(r.get(RUN.STATUS)),
+                instant(r.get(RUN.STARTED_AT)),
+                instant(r.get(RUN.CLOSED_AT)));
     }
 
     private static List<String> names(List<Run.Status> states) {

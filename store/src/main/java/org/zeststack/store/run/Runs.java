@@ -127,7 +127,7 @@ public interface Runs {
     /** The newest run of each of these bars that is in one of these states, by bar, in one query. */
     Map<Long, Brief> newestOf(Collection<Long> bars, List<Run.Status> states);
 
-    /** The newest runs that made each of these formulas, by formula, newest first, in one query. */
+    /** The runs planned last that made each of these formulas, by formula, newest day first, in one query. */
     Map<Long, List<Brief>> newestWith(Collection<Long> formulas, int most);
 
     /** Some runs with their sheets, in one query. */

@@ -2,14 +2,11 @@ package org.zeststack.web.bar;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
-import org.zeststack.core.judge.BarCalls;
-import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Mould;
@@ -89,15 +86,15 @@ class BarList {
         return listed.map(of -> {
             Runs.Brief over = closed.get(of.id());
             Bar bar = drafts.get(of.id()).content();
-            Optional<BarStack> stack = workings.drafted(bar, moulds);
+            BarWorkings.Picture picture = workings.picture(bar, moulds);
             return new Row(
                     of,
                     bar,
                     last.get(of.id()),
                     over == null ? null : how.get(over.id()).good(),
-                    stack.orElse(null),
-                    stack.map(s -> SectionDrawing.of(CrossSection.across(s))).orElse(null),
-                    stack.flatMap(s -> BarCalls.of(s).stream().findFirst()).orElse(null));
+                    picture.stack(),
+                    picture.section(),
+                    picture.worst());
         });
     }
 }

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.Body;
+import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FormulaBook;
@@ -18,9 +19,12 @@ import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.judge.BarCalls;
+import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.Parts;
@@ -30,6 +34,7 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.workshop.WorkshopStore;
+import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.shelf.Shelf;
 
 /**
@@ -44,14 +49,41 @@ public class BarWorkings {
     private final Lots lots;
     private final Shelf shelf;
     private final OwnBounds own;
-    private volatile Known known = new Known(null, null, Map.of(), Map.of());
+    private static final int MOST_PICTURES = 1_000;
 
-    /** Materials worked out with one table and one list of prices, and versions of bars that were read since they are these. */
+    private volatile Known known = new Known(null, null);
+
+    /** What was worked out with one table and one list of prices, and versions of bars that were read since they are these. */
     private record Known(
             IngredientTable table,
             Map<String, Double> prices,
             Map<String, Material> materials,
-            Map<String, Bar> versions) {}
+            Map<String, Bar> versions,
+            Map<Drafted, Picture> pictures) {
+
+        private Known(IngredientTable table, Map<String, Double> prices) {
+            this(table, prices, new ConcurrentHashMap<>(), new ConcurrentHashMap<>(), new ConcurrentHashMap<>());
+        }
+    }
+
+    /** All that a picture hangs on beside what is known. */
+    private record Drafted(Bar bar, Saved<Mould> mould, Bounds bounds) {}
+
+    /**
+     * What a list shows of a bar.
+     *
+     * @param stack null where it cannot be computed
+     * @param worst the first call; null where there is none
+     */
+    record Picture(BarStack stack, SectionDrawing section, Call worst) {
+
+        private static Picture of(BarStack stack) {
+            return new Picture(
+                    stack,
+                    SectionDrawing.of(CrossSection.across(stack)),
+                    BarCalls.of(stack).stream().findFirst().orElse(null));
+        }
+    }
 
     BarWorkings(Designs<Bar> bars, WorkshopStore workshop, Lots lots, Shelf shelf, OwnBounds own) {
         this.bars = bars;
@@ -127,7 +159,7 @@ public class BarWorkings {
         Map<String, Double> prices = lots.pricePerKg();
         Known now = known;
         if (now.table != table || !prices.equals(now.prices)) {
-            now = new Known(table, prices, new ConcurrentHashMap<>(), new ConcurrentHashMap<>());
+            now = new Known(table, prices);
             known = now;
         }
         return now;
@@ -155,9 +187,17 @@ public class BarWorkings {
         return Material.of(named, finished, balance, price);
     }
 
-    /** A draft whose mould was read with the others'; empty where it cannot be computed. */
-    Optional<BarStack> drafted(Bar bar, Map<Long, Saved<Mould>> moulds) {
-        return stack(bar, mould -> Optional.ofNullable(moulds.get(mould)));
+    /** A draft whose mould was read with the others', drawn once for as long as nothing of it changes. */
+    Picture picture(Bar bar, Map<Long, Saved<Mould>> moulds) {
+        Saved<Mould> mould = bar.body() instanceof Body.Moulded moulded ? moulds.get(moulded.mould()) : null;
+        Map<Drafted, Picture> pictures = known().pictures;
+        if (pictures.size() > MOST_PICTURES) {
+            pictures.clear();
+        }
+        return pictures.computeIfAbsent(
+                new Drafted(bar, mould, own.bounds()), drafted -> stack(bar, m -> Optional.ofNullable(mould))
+                        .map(Picture::of)
+                        .orElseGet(() -> new Picture(null, null, null)));
     }
 
     /** A kept version computed with today's mould; empty where it cannot be. */
