@@ -1,6 +1,7 @@
 package org.zeststack.web;
 
 import com.microsoft.playwright.Page;
+import java.lang.management.ManagementFactory;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -26,7 +27,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import javax.sql.DataSource;
 import org.testng.annotations.Test;
+import org.zeststack.core.run.EntryBody;
 import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.temper.Bowl;
+import org.zeststack.core.temper.Method;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
@@ -39,7 +43,9 @@ public class PotsBench {
     private static final int SECONDS = 120;
     private static final int PAIRS = 200;
     private static final int HANDS = 8;
+    private static final int WATCHED_SECONDS = 30;
     private static final String COMPONENT = "formula-1-v2";
+    private static final String BOWL = "couverture-couverture-dark-66";
 
     private final HttpClient client = HttpClient.newHttpClient();
 
@@ -52,6 +58,7 @@ public class PotsBench {
         try (TestApp app = TestApp.demo()) {
             List<Bench.Series> pots = pots(app);
             manyThermometers(app, pots);
+            watched(app, pots.get(4));
             growth(app, pots);
             rate(app, pots.get(0));
         }
@@ -82,11 +89,11 @@ public class PotsBench {
         return pots;
     }
 
-    private HttpResponse<String> send(TestApp app, long pot, double celsius) throws Exception {
+    private HttpResponse<String> send(TestApp app, String what, long series, double celsius) throws Exception {
         String body = "{\"readings\":[{\"at\":\"%s\",\"celsius\":%s,\"key\":\"%s\"}]}"
                 .formatted(Instant.now(), celsius, UUID.randomUUID());
         HttpResponse<String> answer = client.send(
-                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1/cooks/" + pot + "/readings"))
+                HttpRequest.newBuilder(URI.create(app.url() + "/api/v1/" + what + "/" + series + "/readings"))
                         .header("Content-Type", "application/json")
                         .header("Authorization", "Bearer " + DemoPeople.TOKEN)
                         .POST(BodyPublishers.ofString(body))
@@ -127,7 +134,7 @@ public class PotsBench {
                                     pot + " " + String.format(Locale.ROOT, "%.1f", celsius),
                                     System.currentTimeMillis());
                             try {
-                                send(app, pot, celsius);
+                                send(app, "cooks", pot, celsius);
                             } catch (Exception e) {
                                 faults.incrementAndGet();
                             }
@@ -188,37 +195,107 @@ public class PotsBench {
         }
     }
 
-    /** One event of a cook of two hours against one of two minutes: taken in, drawn, and its curve fetched. */
+    /** One event of a long series against one of a short one: taken in, drawn, and its curve fetched. */
     private void growth(TestApp app, List<Bench.Series> pots) throws Exception {
         Bench bench = app.bean(Bench.class);
-        pots.subList(2, pots.size()).forEach(p -> bench.endSeries(p.id(), Instant.now()));
-        Bench.Series brief = again(bench, pots.get(0), 120);
-        Bench.Series longer = again(bench, pots.get(1), 7200);
-        Page page = app.signedIn("runa");
-        double[] taken = new double[2];
-        for (int i = -20; i < PAIRS; i++) {
-            for (int which = 0; which < 2; which++) {
-                Bench.Series pot = which == 0 ? brief : longer;
-                int known = (which == 0 ? 120 : 7200) + i + 20;
-                long began = System.nanoTime();
-                send(app, pot.id(), 103 + 0.001 * i);
-                page.request().get("/bench/" + pot.run() + "/panel?step=cook:" + COMPONENT);
-                page.request().get("/bench/" + pot.run() + "/curve/" + pot.id() + "?edition=0&from=" + known);
-                taken[which] += i < 0 ? 0 : System.nanoTime() - began;
-            }
+        pots.forEach(p -> bench.endSeries(p.id(), Instant.now()));
+        growth(
+                app,
+                "cooks",
+                "cook:" + COMPONENT,
+                again(bench, pots.get(0), COMPONENT, Bench.SeriesKind.COOK, 120),
+                again(bench, pots.get(1), COMPONENT, Bench.SeriesKind.COOK, 7200));
+        for (int i = 2; i < 4; i++) {
+            var plan = new EntryBody.TemperPlanned(BOWL, Method.SEED, 400, Bowl.Material.STEEL, 21, null);
+            bench.append(
+                    pots.get(i).run(),
+                    new Bench.NewEntry(UUID.randomUUID(), plan, BOWL, "", null, null),
+                    "Teo",
+                    Instant.now());
         }
-        say("an event of a two-hour cook to one of a two-minute cook, time ratio", taken[1] / taken[0]);
-        page.context().close();
+        growth(
+                app,
+                "tempers",
+                "temper:" + BOWL,
+                again(bench, pots.get(2), BOWL, Bench.SeriesKind.TEMPER, 100),
+                again(bench, pots.get(3), BOWL, Bench.SeriesKind.TEMPER, 10_000));
     }
 
-    private static Bench.Series again(Bench bench, Bench.Series pot, int seconds) {
+    private void growth(TestApp app, String what, String step, Bench.Series brief, Bench.Series longer)
+            throws Exception {
+        Visitor watching = new Visitor(app.url()).signIn("runa", "lantern-harbour");
+        double[] taken = new double[2];
+        int[] from = new int[2];
+        for (int i = -20; i < PAIRS; i++) {
+            for (int which = 0; which < 2; which++) {
+                Bench.Series series = which == 0 ? brief : longer;
+                long began = System.nanoTime();
+                send(app, what, series.id(), (what.equals("cooks") ? 103 : 31) + 0.001 * i);
+                watching.get("/bench/" + series.run() + "/panel?step=" + step);
+                String curve = watching.get("/bench/%d/curve/%d?edition=0&from=%d"
+                                .formatted(series.run(), series.id(), from[which]))
+                        .body();
+                taken[which] += i < 0 ? 0 : System.nanoTime() - began;
+                from[which] = Math.max(from[which], points(app, series));
+                if (i == 0 && curve.length() > 2_000) {
+                    throw new IllegalStateException("more of the curve than what is new: " + curve.length());
+                }
+            }
+        }
+        say("an event of a long series to one of a short one, " + what + ", time ratio", taken[1] / taken[0]);
+    }
+
+    private static int points(TestApp app, Bench.Series series) {
+        return app.bean(Bench.class).readingsAfter(series.id(), 0).readings().size();
+    }
+
+    /** Many devices that watch one pot with a reading a second: processor time of the server and of all that ask it. */
+    private void watched(TestApp app, Bench.Series pot) throws Exception {
+        Bench.Series series = again(app.bean(Bench.class), pot, COMPONENT, Bench.SeriesKind.COOK, 600);
+        List<Visitor> devices = new ArrayList<>();
+        for (int i = 0; i < THERMOMETERS; i++) {
+            devices.add(new Visitor(app.url()).signIn(i % 2 == 0 ? "runa" : "teo", "lantern-harbour"));
+        }
+        ExecutorService hands = Executors.newFixedThreadPool(HANDS);
+        var process = (com.sun.management.OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
+        int from = points(app, series);
+        long began = 0;
+        long used = 0;
+        for (int second = -5; second < WATCHED_SECONDS; second++) {
+            if (second == 0) {
+                began = System.nanoTime();
+                used = process.getProcessCpuTime();
+            }
+            long due = System.nanoTime() + TimeUnit.SECONDS.toNanos(1);
+            send(app, "cooks", series.id(), 104 + 0.01 * second);
+            int known = from + second + 5;
+            List<Callable<Object>> asked = new ArrayList<>();
+            for (Visitor device : devices) {
+                asked.add(() -> device.get("/bench/" + series.run() + "/panel?step=cook:" + COMPONENT));
+                asked.add(() ->
+                        device.get("/bench/" + series.run() + "/curve/" + series.id() + "?edition=0&from=" + known));
+            }
+            for (var done : hands.invokeAll(asked)) {
+                done.get();
+            }
+            TimeUnit.NANOSECONDS.sleep(Math.max(0, due - System.nanoTime()));
+        }
+        hands.shutdown();
+        say(
+                "cores in use by 20 devices that watch a reading a second, with the devices' own requests",
+                (process.getProcessCpuTime() - used) / (double) (System.nanoTime() - began));
+    }
+
+    private static Bench.Series again(
+            Bench bench, Bench.Series pot, String component, Bench.SeriesKind kind, int seconds) {
         Instant started = Instant.now().minusSeconds(seconds + 5);
-        Bench.Series series = bench.startSeries(
-                        pot.run(), COMPONENT, UUID.randomUUID(), Bench.SeriesKind.COOK, "", 1, started)
+        Bench.Series series = bench.startSeries(pot.run(), component, UUID.randomUUID(), kind, "", 1, started)
                 .orElseThrow();
         List<Bench.Reading> readings = new ArrayList<>();
         for (int i = 0; i < seconds; i++) {
-            int milli = (int) (1000 * Math.min(102.5, 90 + i * 0.2 * 120 / seconds));
+            int milli = kind == Bench.SeriesKind.COOK
+                    ? (int) (1000 * Math.min(102.5, 90 + i * 0.2 * 120 / seconds))
+                    : 31_000 + 1000 * (seconds - i) / seconds;
             readings.add(new Bench.Reading(UUID.randomUUID(), started.plusSeconds(i), milli, false));
         }
         bench.addReadings(series.id(), readings, Instant.now());
@@ -228,7 +305,7 @@ public class PotsBench {
     /** Readings accepted one by one against plain inserts of one row into the same PostgreSQL, in turns. */
     private void rate(TestApp app, Bench.Series pot) throws Exception {
         Bench bench = app.bean(Bench.class);
-        Bench.Series series = again(bench, pot, 10);
+        Bench.Series series = again(bench, pot, COMPONENT, Bench.SeriesKind.COOK, 10);
         DataSource source = app.bean(DataSource.class);
         try (Connection c = source.getConnection()) {
             c.createStatement()
@@ -237,7 +314,7 @@ public class PotsBench {
         double accepted = 0;
         double plain = 0;
         for (int turn = 0; turn < 4; turn++) {
-            accepted += perSecond(() -> send(app, series.id(), 100));
+            accepted += perSecond(() -> send(app, "cooks", series.id(), 100));
             plain += perSecond(() -> insert(source));
         }
         say("readings accepted per second", accepted / 4);

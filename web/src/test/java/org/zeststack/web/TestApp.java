@@ -33,6 +33,9 @@ public final class TestApp implements AutoCloseable {
             "--disable-background-networking",
             "--disable-component-update",
             "--disable-sync");
+    /** What does not come in so long does not come; a machine that is busy otherwise takes some of it. */
+    private static final double PATIENCE_MILLIS = 60_000;
+
     private static Browser browser;
     /** With the demo's data, which are loaded once; nobody works on it. */
     private static TestDatabase loaded;
@@ -133,8 +136,8 @@ public final class TestApp implements AutoCloseable {
                         .setBaseURL(url)
                         .setViewportSize(1280, 800)
                         .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
-        window.setDefaultTimeout(15_000);
-        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        window.setDefaultTimeout(PATIENCE_MILLIS);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
         return window.newPage();
     }
 

@@ -27,8 +27,10 @@ public final class SharedParts {
     private static final long FRESH_NANOS = TimeUnit.MILLISECONDS.toNanos(900);
 
     private static final int MOST_PARTS = 200;
-    private static final String TOKEN = "\u0001token\u0001";
-    private static final String ONCE = "\u0001once\u0001";
+    /** What nobody can have typed. */
+    private static final String TOKEN = UUID.randomUUID().toString();
+
+    private static final String ONCE = UUID.randomUUID().toString();
 
     private final ThymeleafViewResolver views;
     private final Map<Object, Drawn> drawn = new ConcurrentHashMap<>();
