@@ -282,7 +282,7 @@ public class PotsBench {
         }
         hands.shutdown();
         say(
-                "cores in use by 20 devices that watch a reading a second, with the devices' own requests",
+                "cores in use by 20 devices that watch a reading a second, with what they ask with",
                 (process.getProcessCpuTime() - used) / (double) (System.nanoTime() - began));
     }
 

@@ -278,7 +278,11 @@ public final class TemperVerdict {
             return List.of(reading);
         }
         double from = reading.seconds() - TOGETHER_SECONDS;
-        return worked.stream().filter(r -> r.seconds() >= from).toList();
+        int first = worked.size() - 1;
+        while (first > 0 && worked.get(first - 1).seconds() >= from) {
+            first--;
+        }
+        return worked.subList(first, worked.size());
     }
 
     private State state(List<Double> spikes) {
