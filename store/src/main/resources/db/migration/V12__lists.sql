@@ -2,8 +2,6 @@
 create index run_day on run (planned_for desc, id desc);
 create index run_status on run (status, planned_for desc, id desc);
 create index run_bar on run (bar, planned_for desc, id desc);
-create index people_event_newest on people_event (at desc, id desc);
-drop index people_event_at;
 create index lot_best_before on lot ((content ->> 'bestBefore'), id);
 
 -- Which formula a component is a batch of.

@@ -80,6 +80,33 @@ public class ListPagesTest {
         assertTrue(get("/runs?q=closed&by=BAR").contains("/runs?q=closed&amp;by=BAR&amp;page=2"));
     }
 
+    @DataProvider
+    public Object[][] awkward() {
+        return new Object[][] {
+            {"q=%00"},
+            {"q=a%00b"},
+            {"q=%25%27%22%5C"},
+            {"q=%ED%A0%80"},
+            {"by=KIND"},
+            {"by=RUN"},
+            {"by=STATE"},
+            {"page=-7"},
+            {"page=2147483647"},
+            {"q=" + "x".repeat(5_000)},
+            {"lots=2147483647"},
+            {"bar=999999999999999"},
+            {"bar=x"},
+        };
+    }
+
+    @Test(dataProvider = "awkward")
+    public void whateverIsAskedForIsAnswered(String asked) throws Exception {
+        for (String list : List.of("/bars", "/formulas", "/boxes", "/runs", "/ledger", "/store-room")) {
+            int status = owner.get(list + "?" + asked).statusCode();
+            assertTrue(status == 200 || status == 400, status + " for " + list + "?" + asked);
+        }
+    }
+
     @Test
     public void lotsHavePagesOfTheirOwn() throws Exception {
         String first = get("/store-room");

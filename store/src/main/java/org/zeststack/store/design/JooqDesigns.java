@@ -85,7 +85,9 @@ class JooqDesigns<T> implements Designs<T> {
     private List<OrderField<?>> orders(By by) {
         var name = DSL.lower(DESIGN_DRAFT.NAME);
         var lastRun = DSL.field(DSL.select(DSL.max(RUN.PLANNED_FOR)).from(RUN).where(RUN.BAR.eq(DESIGN.ID)));
-        return switch (by) {
+        // Boxes are of one kind.
+        By sort = by == By.KIND && of.titles().isEmpty() ? By.NAME : by;
+        return switch (sort) {
             case NAME -> List.of(name, DESIGN.ID);
             case KIND -> List.of(sorted(place()), name, DESIGN.ID);
             case CHANGED -> List.of(DESIGN_DRAFT.CHANGED_AT.desc(), DESIGN.ID.desc());

@@ -115,9 +115,7 @@ public class PackagedStartTest {
                     Statement older = connection.createStatement()) {
                 older.execute("drop table design_version_use");
                 older.execute("alter table component drop column formula");
-                older.execute(
-                        "drop index run_day, run_status, run_bar, component_key, people_event_newest, lot_best_before");
-                older.execute("create index people_event_at on people_event (at desc)");
+                older.execute("drop index run_day, run_status, run_bar, component_key, lot_best_before");
                 older.execute("delete from flyway_schema_history where version = '12'");
             } catch (SQLException e) {
                 throw new IllegalStateException(e);
