@@ -32,6 +32,7 @@ public class ArchitectureTest {
             Map.entry("weighing", List.of()),
             Map.entry("component", List.of()),
             Map.entry("rule", List.of()),
+            Map.entry("typed", List.of()),
             Map.entry("naming", List.of("rule")),
             Map.entry("keeping", List.of("rule")),
             Map.entry("ingredient", List.of("temper")),
@@ -78,9 +79,11 @@ public class ArchitectureTest {
                             "cavity",
                             "slab")),
             Map.entry("box", List.of("stack", "bar", "judge", "rule", "keeping", "weighing")),
+            Map.entry("sheet", List.of("bar", "component", "method", "picture", "temper", "weighing", "workshop")),
             Map.entry(
-                    "run",
+                    "plan",
                     List.of(
+                            "sheet",
                             "component",
                             "bar",
                             "rule",
@@ -91,11 +94,25 @@ public class ArchitectureTest {
                             "ingredient",
                             "sugar",
                             "temper",
-                            "air",
                             "workshop",
                             "weighing",
                             "method")),
-            Map.entry("ledger", List.of("rule", "run", "weighing")),
+            Map.entry(
+                    "bench",
+                    List.of(
+                            "sheet",
+                            "typed",
+                            "picture",
+                            "bar",
+                            "rule",
+                            "sugar",
+                            "temper",
+                            "air",
+                            "workshop",
+                            "weighing",
+                            "method",
+                            "formula")),
+            Map.entry("ledger", List.of("rule", "sheet", "bench", "weighing")),
             Map.entry("rehearse", List.of("rule", "simulate", "sugar", "temper", "water", "air")),
             Map.entry("simulate", List.of()));
 

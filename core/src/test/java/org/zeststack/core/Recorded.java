@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Texts that were read through once and are compared since. {@code ./zest record} writes them anew and shows what changed, to be read
@@ -21,7 +22,8 @@ public final class Recorded {
     private Recorded() {}
 
     /** Holds a text against what was recorded beside a test. */
-    public static void check(Class<?> test, String name, String now) throws IOException {
+    public static void check(Class<?> test, String name, String said) throws IOException {
+        String now = Say.metric(said);
         if (Boolean.getBoolean("zest.record")) {
             Path file = Path.of("src/test/resources", test.getPackageName().replace('.', '/'), name);
             Files.writeString(file, now);

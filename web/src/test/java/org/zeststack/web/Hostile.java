@@ -29,7 +29,7 @@ import java.util.stream.Collectors;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.store.bench.EntryKind;
+import org.zeststack.core.bench.EntryKind;
 import org.zeststack.web.demo.DemoPeople;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;

@@ -15,7 +15,8 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.bench.PieceOutcome;
+import org.zeststack.core.bench.Tally;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Bench.NewEntry;
 import org.zeststack.store.run.Run;
@@ -45,7 +46,7 @@ public class ListPagesTest {
     }
 
     private static List<String> rows(String page, String link) {
-        return Pattern.compile("<th scope=\"row\"(?:(?!</th>).)*?<a href=\"" + link + "(\\d+)\"", Pattern.DOTALL)
+        return Pattern.compile("<th scope=\"row\"(?:(?!</th>).)*?<a\\s+href=\"" + link + "(\\d+)\"", Pattern.DOTALL)
                 .matcher(page)
                 .results()
                 .map(m -> m.group(1))
@@ -146,7 +147,7 @@ public class ListPagesTest {
         Runs.Brief run =
                 app.bean(Runs.class).brief(List.of(Run.Status.CLOSED), 1).get(0);
         int before = good(run.id());
-        var tally = new EntryBody.Tally(EntryBody.Outcome.GOOD, 7, "");
+        var tally = new Tally(PieceOutcome.GOOD, 7, "");
         var entry = new NewEntry(UUID.randomUUID(), tally, "", "", null, null);
         assertEquals(app.bean(Bench.class).append(run.id(), entry, "Teo", Instant.now()), Bench.Outcome.LATE);
         assertEquals(good(run.id()), before + 7);

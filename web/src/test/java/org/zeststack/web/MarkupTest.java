@@ -37,7 +37,13 @@ public class MarkupTest extends WithDemo {
     private static final JsonMapper JSON = new JsonMapper();
 
     @Test
-    public void whatIsTypedInAnyFieldStaysText() {
+    public void markupStaysTextWhereverItComesIn() {
+        whatIsTypedInAnyFieldStaysText();
+        whatIsStoredStaysText();
+        whatIsImportedStaysText();
+    }
+
+    private void whatIsTypedInAnyFieldStaysText() {
         Page page = app.signedIn("runa");
         List<PageForms.Form> forms = PageForms.of(page);
         assertTrue(forms.size() > 40, forms.size() + " forms");
@@ -72,16 +78,14 @@ public class MarkupTest extends WithDemo {
         return name.matches("_csrf|once|lock|.*\\.(key|kind|by)|build|family|kind|body\\.kind") ? text : text + MARK;
     }
 
-    @Test(dependsOnMethods = "whatIsTypedInAnyFieldStaysText")
-    public void whatIsStoredStaysText() {
+    private void whatIsStoredStaysText() {
         int changed = spoil(app.bean(JdbcTemplate.class));
         assertTrue(changed > 400, changed + " texts");
         assertEquals(crawled(app.signedIn("runa")).toString(), "{}");
     }
 
     /** A file from a stranger, as a bench hand's owner would bring it in. */
-    @Test(dependsOnMethods = "whatIsTypedInAnyFieldStaysText")
-    public void whatIsImportedStaysText() {
+    private void whatIsImportedStaysText() {
         Page page = app.signedIn("runa");
         page.navigate("/formulas/import");
         ObjectNode document = (ObjectNode) JSON.readTree(

@@ -27,8 +27,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import javax.sql.DataSource;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.TemperPlanned;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
 import org.zeststack.store.bench.Bench;
@@ -206,7 +206,7 @@ public class PotsBench {
                 again(bench, pots.get(0), COMPONENT, Bench.SeriesKind.COOK, 120),
                 again(bench, pots.get(1), COMPONENT, Bench.SeriesKind.COOK, 7200));
         for (int i = 2; i < 4; i++) {
-            var plan = new EntryBody.TemperPlanned(BOWL, Method.SEED, 400, Bowl.Material.STEEL, 21, null);
+            var plan = new TemperPlanned(BOWL, Method.SEED, 400, Bowl.Material.STEEL, 21, null);
             bench.append(
                     pots.get(i).run(),
                     new Bench.NewEntry(UUID.randomUUID(), plan, BOWL, "", null, null),

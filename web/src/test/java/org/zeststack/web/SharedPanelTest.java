@@ -13,7 +13,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.bench.Note;
 import org.zeststack.store.bench.Bench;
 
 /** A panel that is drawn once for all who watch it says to each only what is theirs. */
@@ -78,7 +78,7 @@ public class SharedPanelTest extends WithDemo {
     @Test
     public void whatIsWrittenDownStandsThereAtOnce() throws Exception {
         owner.get(PANEL);
-        var note = new EntryBody.Note("the third tray was cold");
+        var note = new Note("the third tray was cold");
         app.bean(Bench.class)
                 .append(4, new Bench.NewEntry(UUID.randomUUID(), note, "", "", null, null), "Teo", Instant.now());
         assertTrue(owner.get(PANEL).body().contains("the third tray was cold"));

@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Bars that come out of the cold into a room. Colder than the room's dew point they sweat, and sweat becomes sugar bloom; in a closed box
@@ -45,8 +46,8 @@ public record AfterCold(double dewPointCelsius, double boxMinutes) {
             faults.add(Fault.of(
                     "humidity",
                     Numbers.plain(relativeHumidityPercent),
-                    "Air of %s %% sweats on all that is not warmer than the room: dry it first."
-                            .formatted(Numbers.plain(relativeHumidityPercent))));
+                    "Air of %s sweats on all that is not warmer than the room: dry it first."
+                            .formatted(Say.percent(relativeHumidityPercent))));
             faults.throwIfAny();
         }
         double constant = DENSITY * HEAT * thickMm / 1000 / (2 * STILL_AIR);

@@ -9,6 +9,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * What one version of a bar says.
@@ -59,8 +60,8 @@ public record Bar(
 
     /** Where pieces are kept. */
     public enum Storage {
-        ROOM("in the room, 18 to 23 °C"),
-        COOL("cool, 12 to 18 °C"),
+        ROOM("in the room, " + Say.range(Say.celsius(18), Say.celsius(23))),
+        COOL("cool, " + Say.range(Say.celsius(12), Say.celsius(18))),
         FRIDGE("in the refrigerator");
 
         private final String words;
@@ -184,8 +185,8 @@ public record Bar(
                 faults.add(Fault.of(
                         field + "leastMm",
                         Numbers.plain(layer.leastMm()),
-                        "The least of %s mm is above the greatest of %s mm."
-                                .formatted(Numbers.plain(layer.leastMm()), Numbers.plain(layer.greatestMm()))));
+                        "The least of %s is above the greatest of %s."
+                                .formatted(Say.mm(layer.leastMm()), Say.mm(layer.greatestMm()))));
             }
             if (layer.by() == BarLayer.By.REST) {
                 rests.add(i);

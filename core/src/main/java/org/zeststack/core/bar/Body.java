@@ -5,6 +5,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.slab.Cutters;
 import org.zeststack.core.slab.SlabCut;
 
@@ -113,12 +114,12 @@ public sealed interface Body {
                 faults.add(Fault.of(
                         field,
                         Numbers.plain(sideMm),
-                        "Wires %s mm apart cut %s or %s mm, each less %s mm of the cut."
+                        "Wires %s apart cut %s or %s, each less %s of the cut."
                                 .formatted(
-                                        Numbers.plain(pitchMm),
+                                        Say.mm(pitchMm),
                                         Numbers.plain(below),
-                                        Numbers.plain(below + pitchMm),
-                                        Numbers.plain(kerfMm))));
+                                        Say.mm(below + pitchMm),
+                                        Say.mm(kerfMm))));
             }
         }
     }
@@ -343,8 +344,8 @@ public sealed interface Body {
                 faults.add(Fault.of(
                         "body.leastGrams",
                         Numbers.plain(leastGrams),
-                        "The lightest piece of %s g is heavier than the heaviest of %s g."
-                                .formatted(Numbers.plain(leastGrams), Numbers.plain(greatestGrams))));
+                        "The lightest piece of %s is heavier than the heaviest of %s."
+                                .formatted(Say.grams(leastGrams), Say.grams(greatestGrams))));
             }
             faults.within("body.crumbs", crumbsFraction, CRUMBS);
         }

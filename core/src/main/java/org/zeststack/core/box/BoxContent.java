@@ -1,7 +1,6 @@
 package org.zeststack.core.box;
 
 import static org.zeststack.core.judge.BarCalls.grams;
-import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -13,6 +12,7 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.judge.Keeping;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -92,8 +92,8 @@ public final class BoxContent {
         Double declared = box.declaredGrams();
         if (declared != null && netGrams() < declared) {
             String bound = AverageQuantity.DECLARED_GRAMS.holds(declared)
-                    ? "; a single box may be %s g short, the mean not at all"
-                            .formatted(fixed(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
+                    ? "; a single box may be %s short, the mean not at all"
+                            .formatted(Say.grams(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
                     : "";
             add(
                     calls,

@@ -3,7 +3,9 @@ package org.zeststack.core.cavity;
 import java.util.List;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A space as it was measured: its floor's edge is rounded, and all its volumes are multiplied by what water told.
@@ -45,11 +47,11 @@ public record Calibrated(Hollow space, double factor, double edgeRadiusMm, doubl
                     model * (1 - MOST_DEVIATION) * WATER_GRAMS_PER_ML,
                     model * (1 + MOST_DEVIATION) * WATER_GRAMS_PER_ML,
                     "g",
-                    "%s g of water is %s mL, but these dimensions give %s mL: measure one of them again."
+                    "%s of water is %s, but these dimensions give %s: measure one of them again."
                             .formatted(
-                                    Numbers.plain(waterGrams),
-                                    Numbers.fixed(waterGrams / WATER_GRAMS_PER_ML, 1),
-                                    Numbers.fixed(model, 1))));
+                                    Say.grams(waterGrams),
+                                    Say.of(waterGrams / WATER_GRAMS_PER_ML, 1, Measure.MILLILITRES),
+                                    Say.of(model, 1, Measure.MILLILITRES))));
         }
         return factor;
     }

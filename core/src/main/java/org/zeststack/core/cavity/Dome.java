@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A cap of a sphere of radius S = (a² + h²) / 2h. Lined with t it is a cap of the sphere S − t around the same centre, exactly.
@@ -28,8 +29,8 @@ public record Dome(double openingRadiusMm, double depthMm) implements Cavity {
                     DEPTH_MM.least(),
                     openingRadiusMm,
                     "mm",
-                    "%s mm is deeper than the opening's radius: at most %s mm, or the piece cannot be released."
-                            .formatted(Numbers.plain(depthMm), Numbers.plain(openingRadiusMm))));
+                    "%s is deeper than the opening's radius: at most %s, or the piece cannot be released."
+                            .formatted(Say.mm(depthMm), Say.mm(openingRadiusMm))));
         }
         faults.throwIfAny();
     }

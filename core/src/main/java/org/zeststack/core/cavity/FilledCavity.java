@@ -5,6 +5,7 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A lined cavity with filling and back: the back takes the top of the inside, the filling the rest.
@@ -36,8 +37,8 @@ public record FilledCavity(
                     0.0,
                     backGreatestMm,
                     "mm",
-                    "The least back of %s mm is above the greatest of %s mm."
-                            .formatted(Numbers.plain(backLeastMm), Numbers.plain(backGreatestMm))));
+                    "The least back of %s is above the greatest of %s."
+                            .formatted(Say.mm(backLeastMm), Say.mm(backGreatestMm))));
         }
         faults.throwIfAny();
     }

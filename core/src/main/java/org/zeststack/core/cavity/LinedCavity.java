@@ -5,6 +5,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /** A cavity with a shell of even thickness, and what is left inside. */
 public final class LinedCavity implements Hollow {
@@ -21,15 +22,15 @@ public final class LinedCavity implements Hollow {
         if (!(shellMm >= SHELL_MM.least()) || !(shellMm < greatest)) {
             Range fits = new Range(SHELL_MM.least(), Math.max(SHELL_MM.least(), greatest), "mm");
             String message = shellMm >= cavity.depthMm()
-                    ? "A shell of %s mm is as thick as the cavity is deep (%s mm); permitted %s."
-                    : "A shell of %s mm leaves no inside in a cavity %s mm deep; permitted %s.";
+                    ? "A shell of %s is as thick as the cavity is deep (%s); permitted %s."
+                    : "A shell of %s leaves no inside in a cavity %s deep; permitted %s.";
             throw new InvalidInput(new Fault(
                     "shellMm",
                     Numbers.plain(shellMm),
                     fits.least(),
                     fits.greatest(),
                     "mm",
-                    message.formatted(Numbers.plain(shellMm), Numbers.plain(cavity.depthMm()), roughly(fits))));
+                    message.formatted(Say.mm(shellMm), Say.mm(cavity.depthMm()), roughly(fits))));
         }
         this.cavity = cavity;
         this.shellMm = shellMm;
@@ -37,7 +38,7 @@ public final class LinedCavity implements Hollow {
     }
 
     private static String roughly(Range range) {
-        return "%s to %s mm".formatted(Numbers.plain(range.least()), Numbers.fixed(range.greatest(), 1));
+        return "%s to %s".formatted(Say.bare(Say.mm(range.least())), Say.mm(range.greatest(), 1));
     }
 
     public double shellMm() {

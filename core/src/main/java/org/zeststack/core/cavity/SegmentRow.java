@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A bar to break: equal tapered segments in a row, joined at the opening by bridges. Lined, each segment is lined as a tapered
@@ -42,8 +43,8 @@ public record SegmentRow(TaperedCavity segment, int segments, double gapMm, doub
                     0.0,
                     mostMm,
                     "mm",
-                    "A bridge %s mm %s is more than its segments have; at most %s mm."
-                            .formatted(Numbers.plain(mm), how, Numbers.plain(mostMm))));
+                    "A bridge %s %s is more than its segments have; at most %s."
+                            .formatted(Say.mm(mm), how, Say.mm(mostMm))));
         }
     }
 

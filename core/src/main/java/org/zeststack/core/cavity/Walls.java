@@ -3,6 +3,7 @@ package org.zeststack.core.cavity;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 
 /** Straight walls that lean outwards by {@code runMm} over the depth. */
 final class Walls {
@@ -34,8 +35,8 @@ final class Walls {
                     Cavity.FLOOR_MM.least(),
                     openingMm,
                     "mm",
-                    "%s mm is wider than the opening: the floor may be at most %s mm, or the bar cannot be released."
-                            .formatted(Numbers.plain(floorMm), Numbers.plain(openingMm))));
+                    "%s is wider than the opening: the floor may be at most %s, or the bar cannot be released."
+                            .formatted(Say.mm(floorMm), Say.mm(openingMm))));
         }
     }
 }

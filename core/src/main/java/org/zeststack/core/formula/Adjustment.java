@@ -1,7 +1,5 @@
 package org.zeststack.core.formula;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,6 +9,7 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 /**
@@ -159,7 +158,7 @@ public record Adjustment(Lever lever, double value) {
     /** The value in words, with the unit of its lever. */
     public String words(Bounds bounds) {
         return lever == Lever.FIRMNESS
-                ? fixed(value, 2) + ", " + Proportions.use(value, bounds)
-                : fixed(100 * value, 0) + " %";
+                ? Say.number(value, 2) + ", " + Proportions.use(value, bounds)
+                : Say.percent(100 * value, 0);
     }
 }

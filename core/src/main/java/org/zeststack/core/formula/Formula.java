@@ -12,6 +12,7 @@ import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.sugar.Cook;
 
 /**
@@ -177,7 +178,7 @@ public record Formula(
             faults.add(Fault.of(
                     "cupAfterGrams",
                     Numbers.plain(after),
-                    "A cup with air in it weighs less than before, at most %s g.".formatted(Numbers.plain(before))));
+                    "A cup with air in it weighs less than before, at most %s.".formatted(Say.grams(before))));
         }
     }
 }

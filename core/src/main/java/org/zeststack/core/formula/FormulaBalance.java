@@ -10,6 +10,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.sugar.Cook;
 
 /**
@@ -174,8 +175,8 @@ public record FormulaBalance(
                     0.0,
                     100 * raw,
                     "%",
-                    "%s %% is more than the %s %% of water that goes into the pot."
-                            .formatted(Numbers.plain(100 * moisture), Numbers.fixed(100 * raw, 1))));
+                    "%s is more than the %s of water that goes into the pot."
+                            .formatted(Say.percent(100 * moisture), Say.percent(100 * raw, 1))));
         }
         return pot.withWater(water);
     }
@@ -190,8 +191,8 @@ public record FormulaBalance(
                     0.0,
                     100 * most,
                     "%",
-                    "%s %% is more than all its water: %s %%."
-                            .formatted(Numbers.plain(100 * lossFraction), Numbers.fixed(100 * most, 1))));
+                    "%s is more than all its water: %s."
+                            .formatted(Say.percent(100 * lossFraction), Say.percent(100 * most, 1))));
         }
         return lost == 0 ? whole : whole.withWater(Math.max(0, whole.waterGrams() - lost));
     }

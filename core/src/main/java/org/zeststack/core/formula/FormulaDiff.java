@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import org.zeststack.core.quantity.Say;
 
 /**
  * What changed between two versions.
@@ -112,12 +113,12 @@ public record FormulaDiff(List<LineChange> lines, List<StepChange> steps, List<F
 
     private static String degrees(Formula formula) {
         return formula.cooked()
-                ? org.zeststack.core.quantity.Numbers.plain(formula.stopCelsius()) + " °C"
+                ? Say.celsius(formula.stopCelsius())
                 : formula.finish().byEye() ? "by eye" : "not cooked";
     }
 
     private static String percent(double fraction) {
-        return org.zeststack.core.quantity.Numbers.plain(100 * fraction) + " %";
+        return Say.percent(100 * fraction);
     }
 
     /** Longest common subsequence of the steps' words. */

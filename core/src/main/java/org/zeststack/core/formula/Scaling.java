@@ -1,16 +1,14 @@
 package org.zeststack.core.formula;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-import static org.zeststack.core.quantity.Numbers.plain;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Working;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.sugar.Foam;
 
 /**
@@ -86,8 +84,12 @@ public record Scaling(
 
         /** In words, for whoever weighs. */
         public String words(double factor) {
-            return "Whole pieces: %s g of them instead of %s g, so everything else is multiplied by %s instead of %s."
-                    .formatted(fixed(grams, 1), fixed(insteadOfGrams, 1), fixed(restFactor, 4), fixed(factor, 4));
+            return "Whole pieces: %s of them instead of %s, so everything else is multiplied by %s instead of %s."
+                    .formatted(
+                            Say.grams(grams, 1),
+                            Say.grams(insteadOfGrams, 1),
+                            Say.number(restFactor, 4),
+                            Say.number(factor, 4));
         }
     }
 
@@ -158,23 +160,23 @@ public record Scaling(
             double finished = balance.leastGrams() * wanted;
             double most = balance.greatestGrams() * wanted;
             double usable = finished * (1 - formula.handlingLossFraction());
-            why.line("Factor", "%s", plain(round(wanted, 5)));
+            why.line("Factor", "%s", Say.number(round(wanted, 5)));
             if (balance.moistureKnown()) {
                 why.line(
                         "Finished mass",
-                        "%s g × %s = %s g%s",
-                        fixed(balance.leastGrams(), 0),
-                        fixed(wanted, 4),
-                        fixed(finished, 0),
+                        "%s × %s = %s%s",
+                        Say.grams(balance.leastGrams(), 0),
+                        Say.number(wanted, 4),
+                        Say.grams(finished, 0),
                         most > finished * (1 + SPREAD)
-                                ? "; by eye up to %s g, at the most moisture".formatted(fixed(most, 0))
+                                ? "; by eye up to %s, at the most moisture".formatted(Say.grams(most, 0))
                                 : "");
                 why.line(
                         "Usable",
-                        "%s g × (1 − %s %%) = %s g",
-                        fixed(finished, 0),
-                        plain(100 * formula.handlingLossFraction()),
-                        fixed(usable, 0));
+                        "%s × (1 − %s) = %s",
+                        Say.grams(finished, 0),
+                        Say.percent(100 * formula.handlingLossFraction()),
+                        Say.grams(usable, 0));
             }
             int pots = pots();
             int bowls = bowls(finished);
@@ -240,11 +242,11 @@ public record Scaling(
             if (inPieces > 0 && rest > 0) {
                 why.line(
                         "Whole pieces",
-                        "%s g of pieces instead of %s g; the rest is multiplied by %s instead of %s",
-                        fixed(whole, 0),
-                        fixed(inPieces, 0),
-                        fixed(others, 4),
-                        fixed(wanted, 4));
+                        "%s of pieces instead of %s; the rest is multiplied by %s instead of %s",
+                        Say.grams(whole, 0),
+                        Say.grams(inPieces, 0),
+                        Say.number(others, 4),
+                        Say.number(wanted, 4));
             }
             return formula.lines().stream()
                     .map(line -> line.pieces() == null
@@ -271,12 +273,12 @@ public record Scaling(
             int pots = (int) Math.ceil(foam.potLitres() / limits.potLitres() - 1e-9);
             why.line(
                     "Pots",
-                    "%s L cold × %s for %s = %s L; in pots of %s L: %d",
-                    fixed(foam.litres(), 2),
-                    plain(foam.times()),
+                    "%s cold × %s for %s = %s; in pots of %s: %d",
+                    Say.of(foam.litres(), 2, Measure.LITRES),
+                    Say.number(foam.times()),
                     foam.mass().words(),
-                    fixed(foam.potLitres(), 1),
-                    plain(limits.potLitres()),
+                    Say.of(foam.potLitres(), 1, Measure.LITRES),
+                    Say.of(limits.potLitres(), Measure.LITRES),
                     pots);
             return Math.max(1, pots);
         }
@@ -289,10 +291,10 @@ public record Scaling(
             int bowls = (int) Math.ceil(litres / (MOST_BOWL * limits.bowlLitres()) - 1e-9);
             why.line(
                     "Bowls",
-                    "%s L finished, whipped; a bowl of %s L filled to %s %%: %d",
-                    fixed(litres, 2),
-                    plain(limits.bowlLitres()),
-                    plain(100 * MOST_BOWL),
+                    "%s finished, whipped; a bowl of %s filled to %s: %d",
+                    Say.of(litres, 2, Measure.LITRES),
+                    Say.of(limits.bowlLitres(), Measure.LITRES),
+                    Say.percent(100 * MOST_BOWL),
                     bowls);
             return Math.max(1, bowls);
         }
@@ -318,7 +320,7 @@ public record Scaling(
             return Optional.empty();
         }
         String room = pots == batches ? bowls == batches ? "pot and bowl hold" : "pot holds" : "bowl holds";
-        return Optional.of("%d equal batches of %s g, as the %s no more"
-                .formatted(batches, Numbers.fixed(pouredGrams / batches, 0), room));
+        return Optional.of("%d equal batches of %s, as the %s no more"
+                .formatted(batches, Say.grams(pouredGrams / batches, 0), room));
     }
 }

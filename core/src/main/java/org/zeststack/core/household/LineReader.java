@@ -10,7 +10,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Reads one line of a recipe as people write it. What is certain is certain because every word is accounted for; the rest
@@ -515,8 +515,7 @@ public final class LineReader {
             }
             double agree = main.isMass() && also.isMass() ? AGREE_WEIGHED : AGREE;
             if (Math.abs(other - grams) > agree * Math.max(grams, other)) {
-                guesses.add("the two amounts differ: %s g and %s g"
-                        .formatted(Numbers.fixed(grams, 0), Numbers.fixed(other, 0)));
+                guesses.add("the two amounts differ: %s and %s".formatted(Say.grams(grams, 0), Say.grams(other, 0)));
             }
             // A weight beats a measure; of two weights the one that is written out beats the one in brackets.
             boolean weighed = !main.isMass() && (also.isMass() || !also.isVolume());

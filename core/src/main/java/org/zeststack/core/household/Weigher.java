@@ -4,7 +4,9 @@ import java.util.List;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Grams of an amount of an ingredient: by its household weights, else by its density. What is taken without being certain is
@@ -88,14 +90,14 @@ final class Weigher {
 
     private double byDensity(Unit unit, Ingredient ingredient) {
         if (ingredient.densityGramsPerMl() > 0) {
-            guesses.add(
-                    "no measured cup: reckoned with %s g/mL".formatted(Numbers.plain(ingredient.densityGramsPerMl())));
+            guesses.add("no measured cup: reckoned with %s"
+                    .formatted(Say.of(ingredient.densityGramsPerMl(), Measure.GRAMS_PER_MILLILITRE)));
             return ingredient.densityGramsPerMl();
         }
         if (isWet(ingredient)) {
             double density = ChoiOkos.densityGramsPerMl(ingredient.per100Grams(), 20);
-            guesses.add(
-                    "no measured cup: reckoned with %s g/mL from the composition".formatted(Numbers.fixed(density, 2)));
+            guesses.add("no measured cup: reckoned with %s from the composition"
+                    .formatted(Say.of(density, 2, Measure.GRAMS_PER_MILLILITRE)));
             return density;
         }
         guesses.add("no weight known for a %s of %s: write grams".formatted(unit.word(), ingredient.name()));
@@ -132,7 +134,7 @@ final class Weigher {
         Ingredient.Measure weight = household.get(measure);
         // Only a stick of butter is a measure; pieces, tins and sachets differ, whatever is usual.
         if (measured.unit() != Unit.STICK || weight.guess()) {
-            guesses.add("one %s taken as %s g".formatted(measure, Numbers.plain(weight.grams())));
+            guesses.add("one %s taken as %s".formatted(measure, Say.grams(weight.grams())));
         }
         return measured.amount() * weight.grams();
     }

@@ -9,6 +9,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.temper.TemperWindow;
 
 /**
@@ -165,7 +166,7 @@ public record Ingredient(
                     100 - TOLERANCE_GRAMS,
                     100 + TOLERANCE_GRAMS,
                     "g",
-                    "The parts add up to %s g; permitted: 99 to 101 g.".formatted(Numbers.fixed(sum, 2))));
+                    "The parts add up to %s; permitted: 99 to 101 g.".formatted(Say.grams(sum, 2))));
         }
         double fat = per100Grams.grams(Part::isFat);
         Range ofFat = new Range(0, fat + TOLERANCE_GRAMS, "g, which is all its fat");

@@ -8,6 +8,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A lot of an ingredient, or of a component made ahead such as a jar of caramel.
@@ -91,7 +92,7 @@ public record Lot(
             faults.add(Fault.of(
                     "sum",
                     Numbers.plain(sum),
-                    "The parts add up to %s g; permitted: 99 to 101 g.".formatted(Numbers.fixed(sum, 2))));
+                    "The parts add up to %s; permitted: 99 to 101 g.".formatted(Say.grams(sum, 2))));
         }
         faults.throwIfAny();
     }

@@ -19,8 +19,8 @@ import org.zeststack.core.composition.Nutrition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
-import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * The composition of a bought part from what its pack says: the nutrition panel and the order of its ingredients.
@@ -99,8 +99,7 @@ public record PackFit(Composition per100Grams, Map<Part, Double> plusMinus, List
                 .mapToDouble(Map.Entry::getValue)
                 .sum();
         if (sum > 101.5) {
-            faults.add(Fault.of(
-                    "CARBOHYDRATE", "", "The figures add up to %s g in 100 g.".formatted(Numbers.fixed(sum, 1))));
+            faults.add(Fault.of("CARBOHYDRATE", "", "The figures add up to %s in 100 g.".formatted(Say.grams(sum, 1))));
         }
         if (ordered.isEmpty()) {
             faults.add(Fault.of("ingredients", "", "Write the ingredients in the order of the pack."));
@@ -178,8 +177,8 @@ public record PackFit(Composition per100Grams, Map<Part, Double> plusMinus, List
             panel.forEach((figure, grams) -> {
                 double got = figure.of.applyAsDouble(told);
                 if (Math.abs(got - grams) > tolerance(figure) + 0.05) {
-                    off.add("%s: the pack says %s g, no mixture of these comes nearer than %s g"
-                            .formatted(figure.words, Numbers.fixed(grams, 1), Numbers.fixed(got, 1)));
+                    off.add("%s: the pack says %s, no mixture of these comes nearer than %s"
+                            .formatted(figure.words, Say.grams(grams, 1), Say.grams(got, 1)));
                 }
             });
             return new PackFit(mixture, Map.copyOf(spans), List.copyOf(shares), List.copyOf(off));

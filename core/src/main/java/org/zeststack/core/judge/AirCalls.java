@@ -1,12 +1,13 @@
 package org.zeststack.core.judge;
 
 import static org.zeststack.core.judge.BarCalls.grams;
-import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.HashSet;
 import java.util.Set;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.Density;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.StackLayer;
 
 /** Porous layers of which nobody has said how dense they are: what they weigh is a range. */
@@ -29,12 +30,12 @@ final class AirCalls {
                                     layer.name(),
                                     grams(layer.volumeMl() * density.least()),
                                     grams(layer.volumeMl() * density.greatest())),
-                    "%s mL × %s to %s g/mL; reckoned with %s"
+                    "%s × %s to %s; reckoned with %s"
                             .formatted(
-                                    fixed(layer.volumeMl(), 1),
-                                    fixed(density.least(), 2),
-                                    fixed(density.greatest(), 2),
-                                    fixed(density.usual(), 2)));
+                                    Say.of(layer.volumeMl(), 1, Measure.MILLILITRES),
+                                    Say.bare(Say.of(density.least(), 2, Measure.GRAMS_PER_MILLILITRE)),
+                                    Say.of(density.greatest(), 2, Measure.GRAMS_PER_MILLILITRE),
+                                    Say.number(density.usual(), 2)));
         }
     }
 }

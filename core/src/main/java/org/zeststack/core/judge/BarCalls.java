@@ -8,6 +8,7 @@ import org.zeststack.core.explain.Call;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Rule;
 import org.zeststack.core.stack.BarStack;
@@ -83,14 +84,14 @@ public final class BarCalls {
     }
 
     static String mm(double mm) {
-        return Numbers.fixed(mm, 1) + " mm";
+        return Say.mm(mm, 1);
     }
 
     public static String grams(double grams) {
-        return Numbers.fixed(grams, 1) + " g";
+        return Say.grams(grams, 1);
     }
 
     public static String percent(double fraction) {
-        return Numbers.fixed(100 * fraction, 1) + " %";
+        return Say.percent(100 * fraction, 1);
     }
 }

@@ -1,12 +1,13 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
 import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.List;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -60,8 +61,11 @@ final class ContentCalls {
                                         level.name(),
                                         BarCalls.percent(
                                                 calls.bound(PACKED_PIECES).greatest())),
-                        "%s mL of pieces in %s mL: %s"
-                                .formatted(fixed(ml, 1), fixed(ml + level.volumeMl(), 1), BarCalls.percent(share)));
+                        "%s of pieces in %s: %s"
+                                .formatted(
+                                        Say.of(ml, 1, Measure.MILLILITRES),
+                                        Say.of(ml + level.volumeMl(), 1, Measure.MILLILITRES),
+                                        BarCalls.percent(share)));
             }
         }
     }
@@ -116,13 +120,13 @@ final class ContentCalls {
             calls.add(
                     Weight.WILL_FAIL,
                     "overfull",
-                    "The loose content takes %s mL lying loose; the hollow has %s mL."
-                            .formatted(fixed(bulk, 1), fixed(room, 1)),
-                    "%s mL / %s = %s mL"
+                    "The loose content takes %s lying loose; the hollow has %s."
+                            .formatted(Say.of(bulk, 1, Measure.MILLILITRES), Say.of(room, 1, Measure.MILLILITRES)),
+                    "%s / %s = %s"
                             .formatted(
-                                    fixed(bulk * calls.bound(LOOSE_PIECES).greatest(), 1),
+                                    Say.of(bulk * calls.bound(LOOSE_PIECES).greatest(), 1, Measure.MILLILITRES),
                                     plain(calls.bound(LOOSE_PIECES).greatest()),
-                                    fixed(bulk, 1)));
+                                    Say.of(bulk, 1, Measure.MILLILITRES)));
         }
     }
 }

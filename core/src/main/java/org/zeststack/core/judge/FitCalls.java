@@ -3,7 +3,6 @@ package org.zeststack.core.judge;
 import static org.zeststack.core.judge.BarCalls.grams;
 import static org.zeststack.core.judge.BarCalls.mm;
 import static org.zeststack.core.judge.BarCalls.set;
-import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +13,8 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -41,9 +42,10 @@ final class FitCalls {
             calls.add(
                     Weight.WILL_FAIL,
                     "overfull",
-                    "What is pressed in takes %s mL more than the layer that it should lie in holds."
-                            .formatted(fixed(frame.lackingMl(), 1)),
-                    "%s mL of inclusions beyond the layer's own volume".formatted(fixed(frame.lackingMl(), 2)));
+                    "What is pressed in takes %s more than the layer that it should lie in holds."
+                            .formatted(Say.of(frame.lackingMl(), 1, Measure.MILLILITRES)),
+                    "%s of inclusions beyond the layer's own volume"
+                            .formatted(Say.of(frame.lackingMl(), 2, Measure.MILLILITRES)));
         }
         if (frame instanceof Frame.Moulded moulded) {
             FitCalls fit = new FitCalls(calls, moulded);
@@ -63,14 +65,17 @@ final class FitCalls {
         double inside = frame.inside().topMm() - frame.inside().floorMm();
         if (frame.lackingMl() > SMALL_ML) {
             doesNotFit(
-                    "the layers want %s mL more than there is".formatted(fixed(frame.lackingMl(), 2)),
-                    "%s mL inside, of which they want %s mL more"
-                            .formatted(fixed(frame.inside().volumeMl(), 2), fixed(frame.lackingMl(), 2)));
+                    "the layers want %s more than there is"
+                            .formatted(Say.of(frame.lackingMl(), 2, Measure.MILLILITRES)),
+                    "%s inside, of which they want %s more"
+                            .formatted(
+                                    Say.of(frame.inside().volumeMl(), 2, Measure.MILLILITRES),
+                                    Say.of(frame.lackingMl(), 2, Measure.MILLILITRES)));
         } else if (frame.lackingMm() > BarCalls.SMALL_MM || nothingLeft(stack)) {
             doesNotFit(
                     "the layers are %s higher than the inside, and nothing is left for what takes the rest"
                             .formatted(mm(frame.lackingMm())),
-                    "layers %s mm > inside %s mm".formatted(fixed(inside + frame.lackingMm(), 1), fixed(inside, 1)));
+                    "layers %s > inside %s".formatted(Say.mm(inside + frame.lackingMm(), 1), Say.mm(inside, 1)));
         } else if (frame.emptyMm() > allowedEmptyMm() && (closed || stack.bar().build() == Build.MOULDED)) {
             double ml = frame.inside()
                     .volumeMl(
@@ -79,9 +84,9 @@ final class FitCalls {
             calls.add(
                     Weight.TAKE_CARE,
                     "empty-room",
-                    "%s stay empty below the rim: %s mL. Let one layer take the rest."
-                            .formatted(mm(frame.emptyMm()), fixed(ml, 1)),
-                    "inside %s mm − layers %s mm".formatted(fixed(inside, 1), fixed(inside - frame.emptyMm(), 1)));
+                    "%s stay empty below the rim: %s. Let one layer take the rest."
+                            .formatted(mm(frame.emptyMm()), Say.of(ml, 1, Measure.MILLILITRES)),
+                    "inside %s − layers %s".formatted(Say.mm(inside, 1), Say.mm(inside - frame.emptyMm(), 1)));
         }
     }
 
@@ -146,7 +151,8 @@ final class FitCalls {
                         .formatted(
                                 mm(thick), words, advice.map(a -> " " + a.words).orElse("")),
                 advice.map(a -> a.arithmetic)
-                        .orElse("%s mm; %s to %s mm".formatted(fixed(thick, 2), fixed(least, 1), fixed(greatest, 1))),
+                        .orElse("%s; %s to %s"
+                                .formatted(Say.mm(thick, 2), Say.bare(Say.mm(least, 1)), Say.mm(greatest, 1))),
                 advice.map(a -> a.change).orElse(null));
     }
 
@@ -172,7 +178,7 @@ final class FitCalls {
                 .orElse("Lay %s.".formatted(mm(wanted)));
         return new Advice(
                 words,
-                "%s mm as designed, %s mm wanted".formatted(fixed(back.thicknessMm(), 1), fixed(wanted, 1)),
+                "%s as designed, %s wanted".formatted(Say.mm(back.thicknessMm(), 1), Say.mm(wanted, 1)),
                 set(back, "amount", amount, "Back of " + mm(wanted)));
     }
 
@@ -190,7 +196,7 @@ final class FitCalls {
                 ? Optional.empty()
                 : Optional.of(new Advice(
                         "%s a piece give %s.".formatted(grams(amount.getAsDouble()), mm(wanted)),
-                        "%s g give %s mm".formatted(fixed(now, 1), fixed(back.thicknessMm(), 1)),
+                        "%s give %s".formatted(Say.grams(now, 1), Say.mm(back.thicknessMm(), 1)),
                         set(back, "amount", amount.getAsDouble(), "Back of " + grams(amount.getAsDouble()))));
     }
 
@@ -219,7 +225,10 @@ final class FitCalls {
         String gives = closes ? "gives a back of " + mm(wanted) : "makes room";
         return Optional.of(new Advice(
                 "%s %s %s %s.".formatted(byMm ? mm(off) : grams(off), less ? "less" : "more", filling.name(), gives),
-                "%s instead of %s %s".formatted(fixed(amount, 2), fixed(now, 2), byMm ? "mm" : "g"),
+                "%s instead of %s"
+                        .formatted(
+                                byMm ? Say.bare(Say.mm(amount, 2)) : Say.bare(Say.grams(amount, 2)),
+                                byMm ? Say.mm(now, 2) : Say.grams(now, 2)),
                 set(filling, "amount", amount, "Fill " + (byMm ? mm(amount) : grams(amount)))));
     }
 

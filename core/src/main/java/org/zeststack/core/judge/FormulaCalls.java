@@ -1,7 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -15,6 +13,8 @@ import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.formula.Proportions;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -71,7 +71,7 @@ public final class FormulaCalls {
     }
 
     static String percent(double share, int decimals) {
-        return fixed(100 * share, decimals) + " %";
+        return Say.percent(100 * share, decimals);
     }
 
     private void judge() {
@@ -80,8 +80,8 @@ public final class FormulaCalls {
                     Weight.GOOD_TO_KNOW,
                     "moisture-unknown",
                     "It ends by eye: moisture, water activity and finished mass are not known until the pot is weighed.",
-                    "between %s g, all water gone, and %s g, none gone"
-                            .formatted(fixed(balance.leastGrams(), 0), fixed(balance.greatestGrams(), 0)));
+                    "between %s, all water gone, and %s, none gone"
+                            .formatted(Say.grams(balance.leastGrams(), 0), Say.grams(balance.greatestGrams(), 0)));
         }
         Keeping keeping = Keeping.of(balance, bounds);
         add(keeping.weight(), keeping.code(), keeping.message(), keeping.arithmetic());
@@ -119,19 +119,23 @@ public final class FormulaCalls {
 
     private void ganache() {
         if (after.grams(Part.COCOA_BUTTER) == 0) {
-            add(Weight.TAKE_CARE, "no-chocolate", "No cocoa butter: nothing sets this ganache.", "cocoa butter 0 g");
+            add(
+                    Weight.TAKE_CARE,
+                    "no-chocolate",
+                    "No cocoa butter: nothing sets this ganache.",
+                    "cocoa butter " + Say.grams(0));
             return;
         }
         double firmness = Proportions.firmness(after);
         add(
                 Weight.GOOD_TO_KNOW,
                 "firmness",
-                "Firmness %s: it %s.".formatted(fixed(firmness, 2), Proportions.use(firmness, bounds)),
-                "(%s g cocoa butter + ½ × %s g dry cocoa) / %s g water and alcohol; rolls from %s, cuts from %s"
+                "Firmness %s: it %s.".formatted(Say.number(firmness, 2), Proportions.use(firmness, bounds)),
+                "(%s cocoa butter + ½ × %s dry cocoa) / %s water and alcohol; rolls from %s, cuts from %s"
                         .formatted(
-                                fixed(after.grams(Part.COCOA_BUTTER), 0),
-                                fixed(after.grams(Part.NONFAT_COCOA), 0),
-                                fixed(after.waterGrams() + after.grams(Part.ALCOHOL), 0),
+                                Say.grams(after.grams(Part.COCOA_BUTTER), 0),
+                                Say.grams(after.grams(Part.NONFAT_COCOA), 0),
+                                Say.grams(after.waterGrams() + after.grams(Part.ALCOHOL), 0),
                                 bound("ganache-rolls").leastWords(),
                                 bound("ganache-cuts").leastWords()));
         emulsion();
@@ -161,10 +165,12 @@ public final class FormulaCalls {
                 formula.family() == Family.NUT_TEMPERED && !slices ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 "solid-fat",
                 slices
-                        ? "%s of the fat is solid at 20 °C: tempered, it sets sliceable.".formatted(percent(solid, 0))
-                        : "%s of the fat is solid at 20 °C: it stays soft or runny.".formatted(percent(solid, 0)),
-                "1 − liquid fat / fat; nut oils are liquid, cocoa butter is 78 %% solid; %s or more sets"
-                        .formatted(sets.leastWords()));
+                        ? "%s of the fat is solid at %s: tempered, it sets sliceable."
+                                .formatted(percent(solid, 0), Say.celsius(20))
+                        : "%s of the fat is solid at %s: it stays soft or runny."
+                                .formatted(percent(solid, 0), Say.celsius(20)),
+                "1 − liquid fat / fat; nut oils are liquid, cocoa butter is %s solid; %s or more sets"
+                        .formatted(Say.percent(78), sets.leastWords()));
         Bound dry = bound("nut-water");
         if (balance.moistureFraction() > dry.greatest()) {
             add(
@@ -186,15 +192,18 @@ public final class FormulaCalls {
                         ? "%s dissolved solids: too wet to keep, and a high-ester pectin will not set."
                                 .formatted(percent(brix, 0))
                         : "%s dissolved solids.".formatted(percent(brix, 0)),
-                "dissolved %s g / (dissolved + water %s g); %s is usual"
-                        .formatted(fixed(after.dissolvedGrams(), 0), fixed(after.waterGrams(), 0), solids.words()));
+                "dissolved %s / (dissolved + water %s); %s is usual"
+                        .formatted(
+                                Say.grams(after.dissolvedGrams(), 0),
+                                Say.grams(after.waterGrams(), 0),
+                                solids.words()));
         double pectin = makeup.grams(Nature.Kind.PECTIN) / after.totalGrams();
         if (pectin + makeup.grams(Nature.Kind.GELLING) == 0) {
             add(
                     Weight.TAKE_CARE,
                     "gelling",
                     "No pectin, gelatine or agar: it thickens like jam at best.",
-                    "gelling agents 0 g");
+                    "gelling agents " + Say.grams(0));
         } else if (pectin > 0) {
             pectin(pectin, after.grams(Part.ACIDS) / after.totalGrams());
         }
@@ -226,8 +235,9 @@ public final class FormulaCalls {
                     "crunch-wet",
                     "%s water: the crunch will go soft. Bind it with fat or chocolate, not with syrup or cream."
                             .formatted(percent(balance.moistureFraction(), 1)),
-                    "water %s g / %s g; %s stays crisp"
-                            .formatted(fixed(after.waterGrams(), 1), fixed(after.totalGrams(), 0), dry.words()));
+                    "water %s / %s; %s stays crisp"
+                            .formatted(
+                                    Say.grams(after.waterGrams(), 1), Say.grams(after.totalGrams(), 0), dry.words()));
         }
         Bound fat = bound("crunch-fat");
         if (formula.family() == Family.CRUNCH && balance.fatFraction() < fat.least()) {
@@ -252,8 +262,8 @@ public final class FormulaCalls {
                                 .formatted(percent(water, 1))
                         : "%s water: it breaks like glass. Seal it at once: it draws water from the air."
                                 .formatted(percent(water, 1)),
-                "water %s g / %s g; %s is brittle"
-                        .formatted(fixed(after.waterGrams(), 1), fixed(after.totalGrams(), 0), glass.words()));
+                "water %s / %s; %s is brittle"
+                        .formatted(Say.grams(after.waterGrams(), 1), Say.grams(after.totalGrams(), 0), glass.words()));
     }
 
     /** Grain and what binds it, by mass and by the room between the pieces. */
@@ -263,16 +273,20 @@ public final class FormulaCalls {
             add(
                     Weight.TAKE_CARE,
                     "binder",
-                    "%s g of grain stand in the pot, where it loses its air and becomes part of the binder: fold it in."
-                            .formatted(fixed(grain.meltedGrams(), 0)),
-                    "porous grain folded in %s g, in the pot %s g"
-                            .formatted(fixed(grain.grams(), 0), fixed(grain.meltedGrams(), 0)));
+                    "%s of grain stand in the pot, where it loses its air and becomes part of the binder: fold it in."
+                            .formatted(Say.grams(grain.meltedGrams(), 0)),
+                    "porous grain folded in %s, in the pot %s"
+                            .formatted(Say.grams(grain.grams(), 0), Say.grams(grain.meltedGrams(), 0)));
         }
         if (grain.grams() == 0 && grain.meltedGrams() > 0) {
             return;
         }
         if (grain.grams() == 0) {
-            add(Weight.GOOD_TO_KNOW, "binder", "No grain is in it yet: it is all binder.", "porous grain 0 g");
+            add(
+                    Weight.GOOD_TO_KNOW,
+                    "binder",
+                    "No grain is in it yet: it is all binder.",
+                    "porous grain " + Say.grams(0));
             return;
         }
         Bound usual = bound("binder-share");
@@ -289,12 +303,12 @@ public final class FormulaCalls {
                                 bare
                                         ? "it falls apart when it is cut"
                                         : heavy ? "dense and hard, the grain drowns" : "it holds and stays light"),
-                "%s g of grain lies in %s mL loose; %s g of binder are %s mL; %s by mass is usual"
+                "%s of grain lies in %s loose; %s of binder are %s; %s by mass is usual"
                         .formatted(
-                                fixed(grain.grams(), 0),
-                                fixed(grain.looseMl(), 0),
-                                fixed(grain.binderGrams(), 0),
-                                fixed(grain.binderMl(), 0),
+                                Say.grams(grain.grams(), 0),
+                                Say.of(grain.looseMl(), 0, Measure.MILLILITRES),
+                                Say.grams(grain.binderGrams(), 0),
+                                Say.of(grain.binderMl(), 0, Measure.MILLILITRES),
                                 usual.words()));
         Bound dry = bound("binder-water");
         if (balance.moistureKnown() && balance.moistureFraction() > dry.greatest()) {
@@ -303,8 +317,9 @@ public final class FormulaCalls {
                     "grain-soft",
                     "%s water: the grain will go soft. Boil the binder further, or bind with chocolate."
                             .formatted(percent(balance.moistureFraction(), 1)),
-                    "water %s g / %s g; %s stays crisp"
-                            .formatted(fixed(after.waterGrams(), 1), fixed(after.totalGrams(), 0), dry.words()));
+                    "water %s / %s; %s stays crisp"
+                            .formatted(
+                                    Say.grams(after.waterGrams(), 1), Say.grams(after.totalGrams(), 0), dry.words()));
         }
     }
 
@@ -322,8 +337,8 @@ public final class FormulaCalls {
                     hard
                             ? "Little fat on the starch: hard rather than short."
                             : spreads ? "So much fat that it spreads and crumbles." : "Short and firm enough to cut.",
-                    "fat %s g / starch %s g = %s; %s is usual"
-                            .formatted(fixed(fat, 0), fixed(starch, 0), fixed(ratio, 2), usual.words()));
+                    "fat %s / starch %s = %s; %s is usual"
+                            .formatted(Say.grams(fat, 0), Say.grams(starch, 0), Say.number(ratio, 2), usual.words()));
         }
         double water = raw.waterGrams() / raw.totalGrams();
         if (formula.finish().bakedLossFraction() == 0
@@ -342,7 +357,8 @@ public final class FormulaCalls {
                     Weight.GOOD_TO_KNOW,
                     "porous",
                     "The density is that of the mass without its pores: weigh a piece of known size and enter the air.",
-                    "density %s g/mL without air".formatted(fixed(balance.densityGramsPerMl(), 2)));
+                    "density %s without air"
+                            .formatted(Say.of(balance.densityGramsPerMl(), 2, Measure.GRAMS_PER_MILLILITRE)));
         }
     }
 

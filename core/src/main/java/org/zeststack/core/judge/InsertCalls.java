@@ -2,8 +2,6 @@ package org.zeststack.core.judge;
 
 import static org.zeststack.core.judge.BarCalls.mm;
 import static org.zeststack.core.judge.BarCalls.set;
-import static org.zeststack.core.quantity.Numbers.fixed;
-import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.List;
 import java.util.Optional;
@@ -13,6 +11,7 @@ import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -80,21 +79,21 @@ final class InsertCalls {
         String advice = "There is no room for it there.";
         if (trimmed.isPresent()) {
             double fits = Math.floor(trimmed.getAsDouble() * 10) / 10;
-            advice = "Trim it to %s mm.".formatted(fixed(fits, 1));
+            advice = "Trim it to %s.".formatted(Say.mm(fits, 1));
             change = set(layer, length ? "lengthMm" : "widthMm", fits, "Trim to " + mm(fits));
         }
         calls.add(
                 Weight.WILL_FAIL,
                 code,
-                "%s is %s too %s where it rests, %s mm up. %s"
-                        .formatted(layer.name(), mm(over), how, fixed(layer.fromMm(), 1), advice),
-                "%s mm + spread and %s mm clear on each side %s mm = %s mm; the lined cavity has %s mm there"
+                "%s is %s too %s where it rests, %s up. %s"
+                        .formatted(layer.name(), mm(over), how, Say.mm(layer.fromMm(), 1), advice),
+                "%s + spread and %s clear on each side %s = %s; the lined cavity has %s there"
                         .formatted(
-                                fixed(size, 1),
-                                plain(calls.bound(INSERT_CLEARANCE).least()),
-                                fixed(play, 1),
-                                fixed(size + play, 1),
-                                fixed(room, 1)),
+                                Say.mm(size, 1),
+                                Say.mm(calls.bound(INSERT_CLEARANCE).least()),
+                                Say.mm(play, 1),
+                                Say.mm(size + play, 1),
+                                Say.mm(room, 1)),
                 change);
     }
 
@@ -161,13 +160,13 @@ final class InsertCalls {
                             .formatted(String.join(
                                     " and ",
                                     level.stream().map(StackLayer::name).toList())),
-                    "side by side %s mm of %s mm, end to end %s mm of %s mm, %s mm clear on each side"
+                    "side by side %s of %s, end to end %s of %s, %s clear on each side"
                             .formatted(
-                                    fixed(across, 1),
-                                    fixed(room.widthMm(), 1),
-                                    fixed(along, 1),
-                                    fixed(room.lengthMm(), 1),
-                                    plain(clear)));
+                                    Say.mm(across, 1),
+                                    Say.mm(room.widthMm(), 1),
+                                    Say.mm(along, 1),
+                                    Say.mm(room.lengthMm(), 1),
+                                    Say.mm(clear)));
         }
     }
 
@@ -199,12 +198,12 @@ final class InsertCalls {
                 "insert-proud",
                 "%s stands %s up into the back%s. %s"
                         .formatted(layer.name(), mm(over), layer.toMm() > seal ? ", above the seal line" : "", advice),
-                "rests at %s mm + %s mm high = %s mm; the back begins at %s mm"
+                "rests at %s + %s high = %s; the back begins at %s"
                         .formatted(
-                                fixed(layer.fromMm(), 1),
-                                fixed(layer.toMm() - layer.fromMm(), 1),
-                                fixed(layer.toMm(), 1),
-                                fixed(ceiling, 1)),
+                                Say.mm(layer.fromMm(), 1),
+                                Say.mm(layer.toMm() - layer.fromMm(), 1),
+                                Say.mm(layer.toMm(), 1),
+                                Say.mm(ceiling, 1)),
                 change);
     }
 

@@ -1,7 +1,5 @@
 package org.zeststack.core.judge;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -10,6 +8,7 @@ import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.FreeWater;
 import org.zeststack.core.keeping.ShelfLife;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
@@ -76,8 +75,8 @@ public record Keeping(ShelfLife life, boolean notTempered, String storedWarm, St
                 "%sa_w %s ± %s: %s"
                         .formatted(
                                 name.isEmpty() ? "" : name + " at ",
-                                fixed(activity, 2),
-                                fixed(ShelfLife.uncertainty(bounds), 2),
+                                Say.number(activity, 2),
+                                Say.number(ShelfLife.uncertainty(bounds), 2),
                                 life.band().words()));
     }
 

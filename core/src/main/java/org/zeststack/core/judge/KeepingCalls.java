@@ -1,11 +1,11 @@
 package org.zeststack.core.judge;
 
 import static org.zeststack.core.judge.BarCalls.percent;
-import static org.zeststack.core.quantity.Numbers.fixed;
 
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
 
@@ -54,7 +54,7 @@ final class KeepingCalls {
                                     activity == null
                                             ? ""
                                             : " It counts as water-like and preserving: a_w about %s with it."
-                                                    .formatted(fixed(activity, 2))),
+                                                    .formatted(Say.number(activity, 2))),
                     "%s of the layer, %s of what is liquid in it, %s of the piece"
                             .formatted(percent(alcohol), percent(wet), percent(ofPiece)));
         }

@@ -20,6 +20,7 @@ import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.naming.ChocolateName;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
@@ -217,8 +218,8 @@ final class NameCalls {
         double piece = stack.pieceGrams();
         if (piece < declared) {
             String bound = AverageQuantity.DECLARED_GRAMS.holds(declared)
-                    ? "; a single one may be %s g short, the mean not at all"
-                            .formatted(fixed(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
+                    ? "; a single one may be %s short, the mean not at all"
+                            .formatted(Say.grams(AverageQuantity.tolerableDeficiencyGrams(declared), 1))
                     : "";
             calls.add(
                     Weight.WILL_FAIL,
@@ -227,7 +228,7 @@ final class NameCalls {
                     "%s declared − %s designed%s".formatted(grams(declared), grams(piece), bound),
                     Bar.DECLARED_GRAMS.holds(Math.floor(piece))
                             ? new Change(
-                                    "Declare %s g".formatted(fixed(Math.floor(piece), 0)),
+                                    "Declare %s".formatted(Say.grams(Math.floor(piece), 0)),
                                     Map.of("declaredGrams", fixed(Math.floor(piece), 0)))
                             : null);
         }

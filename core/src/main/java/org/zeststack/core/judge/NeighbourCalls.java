@@ -1,8 +1,6 @@
 package org.zeststack.core.judge;
 
 import static org.zeststack.core.judge.BarCalls.percent;
-import static org.zeststack.core.quantity.Numbers.fixed;
-import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -16,6 +14,8 @@ import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.keeping.Neighbours;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
@@ -165,11 +165,11 @@ final class NeighbourCalls {
                         .formatted(dry.name(), wet.name()),
                 "a_w %s in %s, %s in %s; crisp up to about %s"
                         .formatted(
-                                fixed(there, 2),
+                                Say.number(there, 2),
                                 wet.name(),
-                                fixed(crisp.waterActivity(), 2),
+                                Say.number(crisp.waterActivity(), 2),
                                 dry.name(),
-                                fixed(neighbours.crispUpTo(), 2)));
+                                Say.number(neighbours.crispUpTo(), 2)));
     }
 
     /** Whether it is a baked layer so rich in fat that water goes into it slowly: a short dough, not a wafer. */
@@ -194,12 +194,12 @@ final class NeighbourCalls {
                         ? "%s will turn soft from %s while it keeps. Coat it in cocoa butter or couverture, or lay one of them between."
                                 .formatted(dry.name(), wet.name())
                         : "%s softens where it touches %s and stays crisp below.".formatted(dry.name(), wet.name()),
-                "%s mm × √(%s weeks) = %s mm of %s mm; up to %s of it is no fault"
+                "%s × √(%s) = %s of %s; up to %s of it is no fault"
                         .formatted(
-                                plain(calls.bound("softens-in-a-week").greatest()),
-                                fixed(weeks, 0),
-                                fixed(depth, 1),
-                                fixed(dry.thicknessMm(), 1),
+                                Say.mm(calls.bound("softens-in-a-week").greatest()),
+                                Say.of(weeks, 0, Measure.WEEKS),
+                                Say.mm(depth, 1),
+                                Say.mm(dry.thicknessMm(), 1),
                                 percent(calls.bound("softened-share").greatest())));
     }
 
@@ -270,10 +270,11 @@ final class NeighbourCalls {
                                 care
                                         ? " Temper couverture or cocoa butter into the paste, and keep it cool."
                                         : " Keep it cool."),
-                "%s of %s is fat that is liquid at 20 °C; from %s it is a fault"
+                "%s of %s is fat that is liquid at %s; from %s it is a fault"
                         .formatted(
                                 percent(liquid),
                                 nut.name(),
+                                Say.celsius(20),
                                 percent(calls.bound(OIL_CARE).least())));
     }
 }

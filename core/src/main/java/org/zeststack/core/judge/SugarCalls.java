@@ -1,7 +1,6 @@
 package org.zeststack.core.judge;
 
 import static org.zeststack.core.judge.FormulaCalls.percent;
-import static org.zeststack.core.quantity.Numbers.fixed;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -12,7 +11,9 @@ import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.formula.Proportions;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
@@ -96,10 +97,13 @@ final class SugarCalls {
         calls.add(
                 Weight.GOOD_TO_KNOW,
                 "texture",
-                "%s moisture, as stopped at %s °C: %s."
-                        .formatted(percent(balance.moistureFraction(), 1), fixed(celsius, 1), words),
-                "water %s g / finished %s g; the finished mass boils at %s °C at sea level"
-                        .formatted(fixed(after.waterGrams(), 0), fixed(after.totalGrams(), 0), fixed(celsius, 1)));
+                "%s moisture, as stopped at %s: %s."
+                        .formatted(percent(balance.moistureFraction(), 1), Say.celsius(celsius, 1), words),
+                "water %s / finished %s; the finished mass boils at %s at sea level"
+                        .formatted(
+                                Say.grams(after.waterGrams(), 0),
+                                Say.grams(after.totalGrams(), 0),
+                                Say.celsius(celsius, 1)));
     }
 
     private OptionalDouble boilsAt() {
@@ -124,8 +128,11 @@ final class SugarCalls {
         }
         double share = Proportions.graining(mass);
         Bound doctor = calls.bound("graining");
-        String arithmetic = "%s g of glucose syrup solids, glucose, fructose, maltose in %s g of these and sucrose = %s"
-                .formatted(fixed(share * sucrose / (1 - share), 0), fixed(sucrose / (1 - share), 0), percent(share, 0));
+        String arithmetic = "%s of glucose syrup solids, glucose, fructose, maltose in %s of these and sucrose = %s"
+                .formatted(
+                        Say.grams(share * sucrose / (1 - share), 0),
+                        Say.grams(sucrose / (1 - share), 0),
+                        percent(share, 0));
         boolean dissolved = balance.moistureKnown()
                 && after.grams(Part.SUCROSE) <= calls.bound("sucrose-dissolved").greatest() * after.waterGrams();
         if (dissolved && share < doctor.usual()) {
@@ -187,15 +194,16 @@ final class SugarCalls {
                                                                     .least()
                                                     ? "soft"
                                                     : "firm to hard"),
-                    "water %s g / finished %s g; %s is usual"
-                            .formatted(fixed(after.waterGrams(), 0), fixed(after.totalGrams(), 0), usual.words()));
+                    "water %s / finished %s; %s is usual"
+                            .formatted(
+                                    Say.grams(after.waterGrams(), 0), Say.grams(after.totalGrams(), 0), usual.words()));
         }
         if (calls.formula().finish().overrunFraction() == 0) {
             calls.add(
                     Weight.GOOD_TO_KNOW,
                     "overrun",
                     "No air is written down: the density is that of the mass without air. Weigh a litre and enter it.",
-                    "density %s g/mL".formatted(fixed(balance.densityGramsPerMl(), 2)));
+                    "density %s".formatted(Say.of(balance.densityGramsPerMl(), 2, Measure.GRAMS_PER_MILLILITRE)));
         }
     }
 
@@ -222,8 +230,8 @@ final class SugarCalls {
                 dry || soft ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 code,
                 "%s water: %s.".formatted(percent(water, 1), dry ? below : soft ? above : inside),
-                "water %s g / finished %s g; %s is usual"
-                        .formatted(fixed(after.waterGrams(), 0), fixed(after.totalGrams(), 0), usual.words()));
+                "water %s / finished %s; %s is usual"
+                        .formatted(Say.grams(after.waterGrams(), 0), Say.grams(after.totalGrams(), 0), usual.words()));
     }
 
     private void whites() {
@@ -245,8 +253,9 @@ final class SugarCalls {
                     Weight.TAKE_CARE,
                     "whites",
                     "Few whites for so much syrup: dense and hard.",
-                    "protein %s g to dissolved sugars %s g = %s; %s is usual"
-                            .formatted(fixed(protein, 1), fixed(sugar, 0), fixed(ratio, 3), usual.words()));
+                    "protein %s to dissolved sugars %s = %s; %s is usual"
+                            .formatted(
+                                    Say.grams(protein, 1), Say.grams(sugar, 0), Say.number(ratio, 3), usual.words()));
         }
     }
 

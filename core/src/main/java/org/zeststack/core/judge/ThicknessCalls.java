@@ -3,7 +3,6 @@ package org.zeststack.core.judge;
 import static org.zeststack.core.judge.BarCalls.mm;
 import static org.zeststack.core.judge.BarCalls.percent;
 import static org.zeststack.core.judge.BarCalls.set;
-import static org.zeststack.core.quantity.Numbers.fixed;
 import static org.zeststack.core.quantity.Numbers.plain;
 
 import java.util.ArrayList;
@@ -19,6 +18,8 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.slab.SlabCut;
 import org.zeststack.core.stack.BarStack;
@@ -134,7 +135,7 @@ final class ThicknessCalls {
                     thin,
                     code + "-too-thin",
                     "%s of %s: %s. Take %s or more.".formatted(title(what), mm(thick), failure, mm(least)),
-                    "%s mm < %s mm".formatted(fixed(thick, 2), plain(least)),
+                    "%s < %s".formatted(Say.mm(thick, 2), Say.mm(least)),
                     byMm
                             ? set(
                                     layer,
@@ -151,7 +152,7 @@ final class ThicknessCalls {
                     code + "-too-thick",
                     "%s of %s: more to bite through than anybody enjoys. Take %s or less."
                             .formatted(title(what), mm(thick), mm(greatest)),
-                    "%s mm > %s mm".formatted(fixed(thick, 2), plain(greatest)),
+                    "%s > %s".formatted(Say.mm(thick, 2), Say.mm(greatest)),
                     byMm && amount > 0 ? set(layer, "amount", amount, title(what) + " of " + mm(greatest)) : null);
         }
     }
@@ -182,8 +183,8 @@ final class ThicknessCalls {
                     "salt-high",
                     "%s of the piece is salt, most of it in %s: more than anybody enjoys."
                             .formatted(percent(share), most.name()),
-                    "%s g of salt / %s g; %s is usual"
-                            .formatted(fixed(salt, 2), fixed(stack.pieceGrams(), 1), bound.words()));
+                    "%s of salt / %s; %s is usual"
+                            .formatted(Say.grams(salt, 2), Say.grams(stack.pieceGrams(), 1), bound.words()));
         }
     }
 
@@ -194,12 +195,12 @@ final class ThicknessCalls {
             calls.add(
                     Weight.TAKE_CARE,
                     "low-draft",
-                    "The walls lean by %s° only: pieces hold on at release. Chill them longer, or take a mould that opens more."
-                            .formatted(fixed(m.cavity().draftDegrees(), 1)),
-                    "atan((opening − floor) / 2 depth) = %s° < %s°"
+                    "The walls lean by %s only: pieces hold on at release. Chill them longer, or take a mould that opens more."
+                            .formatted(Say.of(m.cavity().draftDegrees(), 1, Measure.DEGREES)),
+                    "atan((opening − floor) / 2 depth) = %s < %s"
                             .formatted(
-                                    fixed(m.cavity().draftDegrees(), 1),
-                                    plain(calls.bound(DRAFT).least())));
+                                    Say.of(m.cavity().draftDegrees(), 1, Measure.DEGREES),
+                                    Say.of(calls.bound(DRAFT).least(), Measure.DEGREES)));
         }
     }
 
@@ -214,19 +215,19 @@ final class ThicknessCalls {
         calls.add(
                 care ? Weight.TAKE_CARE : Weight.GOOD_TO_KNOW,
                 care ? "offcuts-high" : "offcuts",
-                "%s of the slab is off-cuts: %s g of %s.%s"
+                "%s of the slab is off-cuts: %s of %s.%s"
                         .formatted(
                                 percent(cut.offcutFraction()),
-                                fixed(lost, 0),
+                                Say.grams(lost, 0),
                                 cut.pieces() == 1 ? "one piece" : cut.pieces() + " pieces",
                                 care ? " Pieces that divide the slab leave less." : ""),
-                "1 − %d × %s × %s mm / (%s × %s mm)"
+                "1 − %d × %s × %s / (%s × %s)"
                         .formatted(
                                 cut.pieces(),
-                                fixed(cut.alongMm(), 1),
-                                fixed(cut.acrossMm(), 1),
-                                plain(cut.lengthMm()),
-                                plain(cut.widthMm())),
+                                Say.bare(Say.mm(cut.alongMm(), 1)),
+                                Say.mm(cut.acrossMm(), 1),
+                                Say.bare(Say.mm(cut.lengthMm())),
+                                Say.mm(cut.widthMm())),
                 care && stack.bar().body() instanceof Body.Slab ? dividing(cut).orElse(null) : null);
     }
 
@@ -244,7 +245,7 @@ final class ThicknessCalls {
             return Optional.empty();
         }
         return Optional.of(new Change(
-                "Pieces of %s × %s mm".formatted(plain(length), plain(width)),
+                "Pieces of %s × %s".formatted(Say.bare(Say.mm(length)), Say.mm(width)),
                 Map.of("body.pieceLengthMm", plain(length), "body.pieceWidthMm", plain(width))));
     }
 
@@ -274,13 +275,13 @@ final class ThicknessCalls {
         calls.add(
                 Weight.GOOD_TO_KNOW,
                 "bowl-depth",
-                "The bowl must hold %s mm of %s to dip in: %s g beyond what the pieces take. It comes back."
-                        .formatted(fixed(height, 0), coat.name(), fixed(grams, 0)),
-                "π/4 × (%s mm)² × (piece %s mm + %s mm) × %s g/mL"
+                "The bowl must hold %s of %s to dip in: %s beyond what the pieces take. It comes back."
+                        .formatted(Say.mm(height, 0), coat.name(), Say.grams(grams, 0)),
+                "π/4 × (%s)² × (piece %s + %s) × %s"
                         .formatted(
-                                plain(bowl),
-                                fixed(height - BarStack.BOWL_OVER_MM, 1),
-                                plain(BarStack.BOWL_OVER_MM),
-                                fixed(coat.material().densityGramsPerMl(), 2)));
+                                Say.mm(bowl),
+                                Say.mm(height - BarStack.BOWL_OVER_MM, 1),
+                                Say.mm(BarStack.BOWL_OVER_MM),
+                                Say.of(coat.material().densityGramsPerMl(), 2, Measure.GRAMS_PER_MILLILITRE)));
     }
 }

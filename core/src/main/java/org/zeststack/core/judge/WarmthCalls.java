@@ -11,6 +11,7 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.explain.Call.Change;
 import org.zeststack.core.explain.Call.Weight;
 import org.zeststack.core.formula.Family;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
@@ -65,14 +66,14 @@ final class WarmthCalls {
                         calls.add(
                                 Weight.WILL_FAIL,
                                 "poured-too-warm",
-                                "%s at %s °C melts %s. Let it cool to %s °C."
-                                        .formatted(filling.name(), plain(celsius), set, plain(bears)),
-                                "%s, set, bears about %s °C".formatted(l.name(), plain(bears)),
+                                "%s at %s melts %s. Let it cool to %s."
+                                        .formatted(filling.name(), Say.celsius(celsius), set, Say.celsius(bears)),
+                                "%s, set, bears about %s".formatted(l.name(), Say.celsius(bears)),
                                 set(
                                         filling,
                                         "celsius",
                                         Math.floor(bears),
-                                        "Fill at " + plain(Math.floor(bears)) + " °C"));
+                                        "Fill at " + Say.celsius(Math.floor(bears))));
                     });
         }
     }
@@ -94,35 +95,37 @@ final class WarmthCalls {
             return;
         }
         Change change = new Change(
-                "Coat centres at " + plain(calls.bound(CENTRE_WARMTH).usual()) + " °C",
+                "Coat centres at " + Say.celsius(calls.bound(CENTRE_WARMTH).usual()),
                 Map.of("centreCelsius", plain(calls.bound(CENTRE_WARMTH).usual())));
         if (centre < calls.bound(CENTRE_WARMTH).least()) {
             calls.add(
                     Weight.TAKE_CARE,
                     "centre-too-cold",
-                    "Centres at %s °C: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s °C."
+                    "Centres at %s: a thick coat that cracks as they warm and swell, and they sweat. Bring them to %s to %s."
                             .formatted(
-                                    plain(centre),
-                                    plain(calls.bound(CENTRE_WARMTH).least()),
-                                    plain(calls.bound(CENTRE_WARMTH).greatest())),
-                    "%s °C < %s °C"
+                                    Say.celsius(centre),
+                                    Say.bare(Say.celsius(
+                                            calls.bound(CENTRE_WARMTH).least())),
+                                    Say.celsius(calls.bound(CENTRE_WARMTH).greatest())),
+                    "%s < %s"
                             .formatted(
-                                    plain(centre),
-                                    plain(calls.bound(CENTRE_WARMTH).least())),
+                                    Say.celsius(centre),
+                                    Say.celsius(calls.bound(CENTRE_WARMTH).least())),
                     change);
         } else if (centre > calls.bound(CENTRE_WARMTH).greatest()) {
             calls.add(
                     Weight.TAKE_CARE,
                     "centre-too-warm",
-                    "Centres at %s °C: the coat loses its temper and blooms. Bring them to %s to %s °C."
+                    "Centres at %s: the coat loses its temper and blooms. Bring them to %s to %s."
                             .formatted(
-                                    plain(centre),
-                                    plain(calls.bound(CENTRE_WARMTH).least()),
-                                    plain(calls.bound(CENTRE_WARMTH).greatest())),
-                    "%s °C > %s °C"
+                                    Say.celsius(centre),
+                                    Say.bare(Say.celsius(
+                                            calls.bound(CENTRE_WARMTH).least())),
+                                    Say.celsius(calls.bound(CENTRE_WARMTH).greatest())),
+                    "%s > %s"
                             .formatted(
-                                    plain(centre),
-                                    plain(calls.bound(CENTRE_WARMTH).greatest())),
+                                    Say.celsius(centre),
+                                    Say.celsius(calls.bound(CENTRE_WARMTH).greatest())),
                     change);
         }
     }
@@ -144,13 +147,13 @@ final class WarmthCalls {
                 calls.add(
                         Weight.WILL_FAIL,
                         "bowl-hot",
-                        "A bowl at %s °C %s. Work at %s °C or below."
+                        "A bowl at %s %s. Work at %s or below."
                                 .formatted(
-                                        plain(celsius),
+                                        Say.celsius(celsius),
                                         chocolate ? "is out of temper" : "melts the centre",
-                                        plain(bears)),
-                        "%s °C > %s °C".formatted(plain(celsius), plain(bears)),
-                        set(coat, "celsius", bears, "Bowl at " + plain(bears) + " °C"));
+                                        Say.celsius(bears)),
+                        "%s > %s".formatted(Say.celsius(celsius), Say.celsius(bears)),
+                        set(coat, "celsius", bears, "Bowl at " + Say.celsius(bears)));
             }
         }
     }

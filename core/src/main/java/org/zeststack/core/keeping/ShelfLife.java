@@ -1,5 +1,7 @@
 package org.zeststack.core.keeping;
 
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 
@@ -54,7 +56,11 @@ public record ShelfLife(ShelfBand band, int leastDays, int greatestDays) {
     public String words() {
         boolean weeks = leastDays % WEEK == 0 && greatestDays % WEEK == 0 && greatestDays > 0;
         return weeks
-                ? "about %d to %d weeks".formatted(leastDays / WEEK, greatestDays / WEEK)
-                : "about %d to %d days".formatted(leastDays, greatestDays);
+                ? "about %s to %s"
+                        .formatted(
+                                Say.bare(Say.of(leastDays / WEEK, 0, Measure.WEEKS)),
+                                Say.of(greatestDays / WEEK, 0, Measure.WEEKS))
+                : "about %s to %s"
+                        .formatted(Say.bare(Say.of(leastDays, 0, Measure.DAYS)), Say.of(greatestDays, 0, Measure.DAYS));
     }
 }

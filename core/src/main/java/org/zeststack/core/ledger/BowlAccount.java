@@ -6,10 +6,18 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.EntryBody;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.Overruled;
+import org.zeststack.core.bench.Proof;
+import org.zeststack.core.bench.StepDone;
+import org.zeststack.core.bench.WaterIn;
+import org.zeststack.core.bench.WeighIn;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.StepKind;
 
 /**
  * What was done with one bowl in temper, and what of it speaks for bloom: a week later the record must tell.
@@ -19,8 +27,7 @@ import org.zeststack.core.run.RunSheet;
  * @param workedAt when the first of what is laid of it was laid; empty where nothing was yet
  * @param against what speaks against it, in the order of time
  */
-public record BowlAccount(
-        RunSheet.InTemper bowl, List<BenchEntry> entries, Optional<Instant> workedAt, List<Against> against) {
+public record BowlAccount(InTemper bowl, List<BenchEntry> entries, Optional<Instant> workedAt, List<Against> against) {
 
     /** Something that speaks against a bowl. */
     public record Against(Instant at, String words) {}
@@ -32,27 +39,26 @@ public record BowlAccount(
      */
     public static List<BowlAccount> of(RunSheet sheet, BenchState state, Map<String, Instant> lostAt) {
         return sheet.steps().stream()
-                .filter(s -> s.kind() == RunSheet.StepKind.TEMPER)
-                .map(RunSheet.BenchStep::component)
+                .filter(s -> s.kind() == StepKind.TEMPER)
+                .map(BenchStep::component)
                 .distinct()
-                .flatMap(key -> sheet.inTemper(key).stream())
+                .flatMap(key -> InTemper.of(sheet, key).stream())
                 .map(bowl -> of(sheet, state, bowl, Optional.ofNullable(lostAt.get(bowl.key()))))
                 .toList();
     }
 
-    private static BowlAccount of(RunSheet sheet, BenchState state, RunSheet.InTemper bowl, Optional<Instant> lostAt) {
-        List<BenchEntry> entries = state.bowl(bowl.key());
+    private static BowlAccount of(RunSheet sheet, BenchState state, InTemper bowl, Optional<Instant> lostAt) {
+        List<BenchEntry> entries = state.bowl(bowl.key()).entries();
         Optional<Instant> worked = workedAt(sheet, state, bowl);
         List<Against> against = new ArrayList<>();
-        List<BenchEntry> proofs = entries.stream()
-                .filter(e -> e.body() instanceof EntryBody.Proof)
-                .toList();
+        List<BenchEntry> proofs =
+                entries.stream().filter(e -> e.body() instanceof Proof).toList();
         worked.ifPresent(at -> {
             Optional<BenchEntry> last =
                     proofs.stream().filter(p -> !p.at().isAfter(at)).reduce((earlier, later) -> later);
             if (last.isEmpty()) {
                 against.add(new Against(at, "It was worked without a proof."));
-            } else if (!((EntryBody.Proof) last.get().body()).passed()) {
+            } else if (!((Proof) last.get().body()).passed()) {
                 against.add(new Against(last.get().at(), "The last proof before the work did not pass."));
             }
         });
@@ -60,36 +66,35 @@ public record BowlAccount(
                 .ifPresent(lost -> against.add(
                         new Against(lost, "It was over the top of its window, lost, and no proof passed after that.")));
         entries.stream()
-                .filter(e -> e.body() instanceof EntryBody.WaterIn)
+                .filter(e -> e.body() instanceof WaterIn)
                 .forEach(e -> against.add(new Against(e.at(), "Water got in.")));
         entries.stream()
-                .filter(e -> e.body() instanceof EntryBody.Overruled)
+                .filter(e -> e.body() instanceof Overruled)
                 .forEach(e -> against.add(new Against(
-                        e.at(),
-                        "Its readings were overruled: %s.".formatted(((EntryBody.Overruled) e.body()).reason()))));
+                        e.at(), "Its readings were overruled: %s.".formatted(((Overruled) e.body()).reason()))));
         against.sort(Comparator.comparing(Against::at));
         return new BowlAccount(bowl, entries, worked, List.copyOf(against));
     }
 
     private static Optional<BenchEntry> passedAfter(List<BenchEntry> proofs, Instant lost) {
         return proofs.stream()
-                .filter(p -> p.at().isAfter(lost) && ((EntryBody.Proof) p.body()).passed())
+                .filter(p -> p.at().isAfter(lost) && ((Proof) p.body()).passed())
                 .findFirst();
     }
 
     /** The first step done, or weight taken, of a layer that is laid of it. */
-    private static Optional<Instant> workedAt(RunSheet sheet, BenchState state, RunSheet.InTemper bowl) {
+    private static Optional<Instant> workedAt(RunSheet sheet, BenchState state, InTemper bowl) {
         return state.entries().stream()
                 .filter(e -> laysOf(sheet, bowl, e.body()))
                 .map(BenchEntry::at)
                 .min(Comparator.naturalOrder());
     }
 
-    private static boolean laysOf(RunSheet sheet, RunSheet.InTemper bowl, EntryBody body) {
-        String layer = body instanceof EntryBody.WeighIn weighed
+    private static boolean laysOf(RunSheet sheet, InTemper bowl, EntryBody body) {
+        String layer = body instanceof WeighIn weighed
                 ? weighed.layer()
-                : body instanceof EntryBody.StepDone done
-                        ? sheet.step(done.step()).map(RunSheet.BenchStep::layer).orElse("")
+                : body instanceof StepDone done
+                        ? sheet.step(done.step()).map(BenchStep::layer).orElse("")
                         : "";
         return sheet.layer(layer).filter(l -> l.shareOf(bowl.key()) > 0).isPresent();
     }

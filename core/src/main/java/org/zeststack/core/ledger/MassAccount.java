@@ -2,16 +2,23 @@ package org.zeststack.core.ledger;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.BowlLeft;
+import org.zeststack.core.bench.PieceOutcome;
+import org.zeststack.core.bench.WeighingRules;
 import org.zeststack.core.ledger.MassFlow.Amount;
 import org.zeststack.core.ledger.MassFlow.Out;
 import org.zeststack.core.ledger.MassFlow.Question;
 import org.zeststack.core.ledger.MassFlow.Way;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.EntryBody.Outcome;
-import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.run.WeighingRules;
+import org.zeststack.core.sheet.CouvertureBatch;
+import org.zeststack.core.sheet.Deposit;
+import org.zeststack.core.sheet.Finished;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.LaidBatch;
+import org.zeststack.core.sheet.LayerTarget;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.weighing.WeighInSummary;
 
 /**
@@ -33,8 +40,8 @@ final class MassAccount {
         this.sheet = sheet;
         this.state = state;
         weights = new WeighingRules(bounds);
-        counted = state.countedInAll();
-        counting = state.counted(Outcome.GOOD) + state.counted(Outcome.REWORKED);
+        counted = state.pieces().countedInAll();
+        counting = state.pieces().counted(PieceOutcome.GOOD) + state.pieces().counted(PieceOutcome.REWORKED);
     }
 
     List<MassFlow> flows() {
@@ -45,9 +52,9 @@ final class MassAccount {
         return flows;
     }
 
-    private MassFlow formula(RunSheet.FormulaBatch batch) {
-        double weighed = state.rawGrams(batch);
-        Double finished = state.finishedGrams(batch.key()).orElse(null);
+    private MassFlow formula(FormulaBatch batch) {
+        double weighed = state.yields().rawGrams(batch);
+        Double finished = state.yields().finishedGrams(batch.key()).orElse(null);
         boolean noted =
                 finished != null || sheet.firstPots(batch.key()).stream().anyMatch(this::someUsed);
         Double lost = finished == null ? null : Double.valueOf(weighed - finished);
@@ -55,7 +62,7 @@ final class MassAccount {
         outs.add(out(loses(batch), batch.rawGrams() - batch.finishedGrams(), lost));
         batch.taken().forEach((user, grams) -> outs.add(new Out(Way.INTO, user, new Amount(grams, grams))));
         laid(outs, batch.key(), batch.deposit());
-        double left = batch.finishedGrams() - batch.usableGrams();
+        double left = batch.finishedGrams() - batch.uses().usableGrams();
         return closed(
                         batch.key(),
                         batch.name(),
@@ -68,46 +75,49 @@ final class MassAccount {
     }
 
     /** Whether somebody wrote down what of a batch was really used. */
-    private boolean someUsed(RunSheet.FormulaBatch batch) {
+    private boolean someUsed(FormulaBatch batch) {
         return batch.lines().stream()
-                .anyMatch(l -> state.actualGrams(batch.key(), l.ingredient()).isPresent());
+                .anyMatch(l ->
+                        state.yields().actualGrams(batch.key(), l.ingredient()).isPresent());
     }
 
-    private static Way loses(RunSheet.FormulaBatch batch) {
-        return switch (batch.ending()) {
+    private static Way loses(FormulaBatch batch) {
+        return switch (batch.finished().by()) {
             case READING, EYE -> Way.STEAM;
             case BAKED -> Way.OVEN;
             case MIXED -> Way.MILL;
         };
     }
 
-    private Question question(RunSheet.FormulaBatch batch, double weighed, Double lost) {
+    private Question question(FormulaBatch batch, double weighed, Double lost) {
         if (lost == null) {
             boolean some = sheet.firstPots(batch.key()).stream()
-                    .anyMatch(b -> state.finishedGrams(b.key()).isPresent());
+                    .anyMatch(b -> state.yields().finishedGrams(b.key()).isPresent());
             return some ? Question.NOT_EVERY_BATCH_WEIGHED : Question.NONE;
         }
         if (weights.contradicts(-lost)) {
             return Question.HEAVIER_THAN_WEIGHED_OUT;
         }
-        boolean steam = batch.ending() != RunSheet.Ending.MIXED && batch.waterGrams() != null;
-        double water = steam ? batch.waterGrams() + Math.max(0, weighed - batch.rawGrams()) : weighed;
+        OptionalDouble in = batch.out().waterGrams();
+        boolean steam = batch.finished().by() != Finished.By.MIXED && in.isPresent();
+        double water = steam ? in.getAsDouble() + Math.max(0, weighed - batch.rawGrams()) : weighed;
         return weights.contradicts(lost - water) ? Question.MORE_THAN_ITS_WATER : Question.NONE;
     }
 
-    private MassFlow couverture(RunSheet.CouvertureBatch c) {
+    private MassFlow couverture(CouvertureBatch c) {
         List<Out> outs = new ArrayList<>();
         laid(outs, c.key(), c.deposit());
-        Double back = state.left(c.key()).stream()
+        Double back = state.bowl(c.key()).left().stream()
                 .reduce((earlier, later) -> later)
-                .map(e -> ((EntryBody.BowlLeft) e.body()).grams())
+                .map(e -> ((BowlLeft) e.body()).grams())
                 .orElse(null);
-        outs.add(out(Way.BACK, c.pouredGrams() + c.bowlGrams(), back));
+        outs.add(out(Way.BACK, c.melt().comesBackGrams(), back));
         Amount melted = new Amount(c.meltGrams(), null);
-        return closed(c.key(), c.name(), melted, melted, outs, Way.SCRAPED, c.scrapedGrams());
+        return closed(
+                c.key(), c.name(), melted, melted, outs, Way.SCRAPED, c.melt().scrapedGrams());
     }
 
-    private MassFlow laid(RunSheet.LaidBatch l) {
+    private MassFlow laid(LaidBatch l) {
         List<Out> outs = new ArrayList<>();
         laid(outs, l.key(), l.deposit());
         Amount taken = new Amount(l.deposit().total(), null);
@@ -115,17 +125,19 @@ final class MassAccount {
     }
 
     /** What is in pieces good and not good, on off-cuts and in spare pieces. */
-    private void laid(List<Out> outs, String key, RunSheet.Deposit deposit) {
-        double good = sheet.piecesToMake() == 0 ? 0 : (double) sheet.piecesWanted() / sheet.piecesToMake();
+    private void laid(List<Out> outs, String key, Deposit deposit) {
+        double good = sheet.pieces().toMake() == 0
+                ? 0
+                : (double) sheet.pieces().wanted() / sheet.pieces().toMake();
         Double each = perPiece(key);
-        double planned = deposit.pieces() / sheet.piecesToMake();
+        double planned = deposit.pieces() / sheet.pieces().toMake();
         Double share = each == null ? null : planned == 0 ? Double.valueOf(1) : Double.valueOf(each / planned);
         outs.add(out(Way.GOOD, deposit.pieces() * good, each == null ? null : Double.valueOf(each * counting)));
         outs.add(out(
                 Way.NOT_GOOD,
                 deposit.pieces() * (1 - good),
                 each == null ? null : Double.valueOf(each * (counted - counting))));
-        int open = Math.max(0, sheet.piecesToMake() - counted);
+        int open = Math.max(0, sheet.pieces().toMake() - counted);
         if (open > 0) {
             outs.add(out(Way.NOT_COUNTED, 0, each == null ? null : Double.valueOf(each * open)));
         }
@@ -170,10 +182,10 @@ final class MassAccount {
     /** Mean grams of a component in one piece over the layers it is in, those apart that have no room for anything; null if one of them was never weighed, 0 if it is in none. */
     private Double perPiece(String key) {
         double sum = 0;
-        for (RunSheet.LayerTarget layer : sheet.layers()) {
+        for (LayerTarget layer : sheet.layers()) {
             double share = layer.shareOf(key);
             if (share > 0 && layer.window().targetGrams() > 0) {
-                WeighInSummary summary = state.weighInSummary(layer);
+                WeighInSummary summary = state.pieces().summary(layer);
                 if (summary.count() == 0) {
                     return null;
                 }

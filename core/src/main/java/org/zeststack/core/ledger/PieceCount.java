@@ -1,8 +1,8 @@
 package org.zeststack.core.ledger;
 
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody.Outcome;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.PieceOutcome;
+import org.zeststack.core.sheet.RunSheet;
 
 /**
  * How the pieces of a run came out.
@@ -15,13 +15,13 @@ public record PieceCount(int wanted, int planned, int counted, int good, int rew
 
     public static PieceCount of(RunSheet sheet, BenchState state) {
         return new PieceCount(
-                sheet.piecesWanted(),
-                sheet.piecesToMake(),
-                state.countedInAll(),
-                state.counted(Outcome.GOOD),
-                state.counted(Outcome.REWORKED),
-                state.counted(Outcome.SECOND),
-                state.counted(Outcome.REJECTED));
+                sheet.pieces().wanted(),
+                sheet.pieces().toMake(),
+                state.pieces().countedInAll(),
+                state.pieces().counted(PieceOutcome.GOOD),
+                state.pieces().counted(PieceOutcome.REWORKED),
+                state.pieces().counted(PieceOutcome.SECOND),
+                state.pieces().counted(PieceOutcome.REJECTED));
     }
 
     /** Good and reworked pieces over pieces planned. */

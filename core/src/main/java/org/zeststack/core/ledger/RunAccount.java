@@ -2,9 +2,10 @@ package org.zeststack.core.ledger;
 
 import java.util.List;
 import java.util.Map;
+import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.LayerTarget;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.weighing.WeighInSummary;
 
 /** Where the pieces and the mass of a run went. */
@@ -16,17 +17,17 @@ public record RunAccount(
         List<String> notes) {
 
     /** What the weigh-ins of a layer said. */
-    public record LayerResult(RunSheet.LayerTarget target, WeighInSummary summary) {}
+    public record LayerResult(LayerTarget target, WeighInSummary summary) {}
 
     /** Accounts for a run; bounds say by how much figures may contradict each other. */
     public static RunAccount of(RunSheet sheet, BenchState state, Bounds bounds) {
         List<LayerResult> layers = sheet.layers().stream()
-                .filter(l -> !state.weighIns(l.key()).isEmpty())
-                .map(l -> new LayerResult(l, state.weighInSummary(l)))
+                .filter(l -> !state.pieces().weighIns(l.key()).isEmpty())
+                .map(l -> new LayerResult(l, state.pieces().summary(l)))
                 .toList();
         return new RunAccount(
                 PieceCount.of(sheet, state),
-                state.reasons(),
+                state.pieces().reasons(),
                 new MassAccount(sheet, state, bounds).flows(),
                 layers,
                 state.notes());

@@ -6,6 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.zeststack.core.quantity.CsvTable;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 /**
@@ -152,8 +153,9 @@ public record MethodStep(
         return row.text(column).isEmpty() ? null : Double.valueOf(row.number(column));
     }
 
+    /** Its words are a person's to edit, and are compared with what a form sends back: they hold no quantities. */
     private static String orEmpty(String text) {
-        return text == null ? "" : text;
+        return text == null ? "" : Say.metric(text);
     }
 
     /** The signs that end the step. */

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 /**
@@ -78,7 +78,7 @@ public enum ChocolateName {
         Bounds.shipped()
                 .find("name-" + code + "-" + part)
                 .filter(bound -> share < bound.least() - ROUNDING)
-                .ifPresent(bound -> lacks.add(
-                        "%s %s %%, needed %s".formatted(what, Numbers.fixed(100 * share, 1), bound.leastWords())));
+                .ifPresent(bound ->
+                        lacks.add("%s %s, needed %s".formatted(what, Say.percent(100 * share, 1), bound.leastWords())));
     }
 }

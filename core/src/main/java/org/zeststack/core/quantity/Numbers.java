@@ -22,10 +22,4 @@ public final class Numbers {
         BigDecimal rounded = BigDecimal.valueOf(number).setScale(decimals, RoundingMode.HALF_UP);
         return rounded.signum() < 0 ? "\u2212" + rounded.negate().toPlainString() : rounded.toPlainString();
     }
-
-    /** A small mass the way it is weighed: mg below a gram, 0.1 g below a hundred, whole grams above. */
-    public static String mass(double grams) {
-        double size = Math.abs(grams);
-        return size < 1 && size > 0 ? fixed(1000 * grams, 0) + " mg" : fixed(grams, size < 100 ? 1 : 0) + " g";
-    }
 }

@@ -1,5 +1,7 @@
 package org.zeststack.core.quantity;
 
+import java.util.Optional;
+
 /**
  * The permitted range of a quantity, both ends included.
  *
@@ -22,6 +24,8 @@ public record Range(double least, double greatest, String unit) {
 
     /** The range in words, for example {@code 0 to 40 mm}. */
     public String inWords() {
-        return Numbers.plain(least) + " to " + Numbers.plain(greatest) + (unit.isEmpty() ? "" : " " + unit);
+        Optional<Measure> measure = Measure.in(unit);
+        return measure.map(m -> Say.range(Say.of(least, m), Say.of(greatest, m)))
+                .orElseGet(() -> "%s %s".formatted(Say.range(Say.number(least), Say.number(greatest)), unit));
     }
 }

@@ -1,11 +1,10 @@
 package org.zeststack.core.rehearse;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.simulate.SimulatedBowl;
 import org.zeststack.core.temper.Coach;
@@ -297,8 +296,10 @@ public final class BowlRehearsal implements Practice {
             marks.add(new Mark(
                     "Melted out first",
                     meltedOut,
-                    "It came to %s °C; from %s °C on no crystal of before is left."
-                            .formatted(fixed(warmest, 1), fixed(window.meltOut().least(), 0))));
+                    "It came to %s; from %s on no crystal of before is left."
+                            .formatted(
+                                    Say.celsius(warmest, 1),
+                                    Say.celsius(window.meltOut().least(), 0))));
         }
         marks.add(inTemper());
         marks.add(new Mark(
@@ -306,7 +307,7 @@ public final class BowlRehearsal implements Practice {
                 dip != null && dip.passed() && dippedAt < 0,
                 dip == null
                         ? "No dip was made: only a dip tells temper from warmth."
-                        : "The dip of minute %s %s.".formatted(fixed(dip.minute(), 0), dip.look())));
+                        : "The dip of minute %s %s.".formatted(Say.bare(Say.minutes(dip.minute(), 0)), dip.look())));
         return marks;
     }
 
@@ -317,8 +318,8 @@ public final class BowlRehearsal implements Practice {
         return new Mark(
                 "Enough seed, and none of it left solid",
                 good,
-                "%s g went in. The couverture alone asks for %s g; the glass holds heat for %s g more."
-                        .formatted(fixed(seedGrams, 0), fixed(alone, 0), fixed(with - alone, 0)));
+                "%s went in. The couverture alone asks for %s; the glass holds heat for %s more."
+                        .formatted(Say.grams(seedGrams, 0), Say.grams(alone, 0), Say.grams(with - alone, 0)));
     }
 
     private Mark keptPart() {
@@ -333,8 +334,8 @@ public final class BowlRehearsal implements Practice {
         return new Mark(
                 "The kept part as warm as it must be",
                 Math.abs(keptAtReturn - must) <= KEPT_WITHIN_KELVIN,
-                "The slab came back at %s °C, so the kept part had to stand at %s °C; it stood at %s °C. Warm water under it kept warming it."
-                        .formatted(fixed(slabAtReturn, 1), fixed(must, 1), fixed(keptAtReturn, 1)));
+                "The slab came back at %s, so the kept part had to stand at %s; it stood at %s. Warm water under it kept warming it."
+                        .formatted(Say.celsius(slabAtReturn, 1), Say.celsius(must, 1), Say.celsius(keptAtReturn, 1)));
     }
 
     private Mark offTheBath() {
@@ -347,8 +348,8 @@ public final class BowlRehearsal implements Practice {
         return new Mark(
                 "Off the bath inside its window",
                 good,
-                "It came down to %s °C; %s is wanted. Thin steel over ice falls several kelvins a minute: off it early, it falls on."
-                        .formatted(fixed(coldest, 1), window.coolTo().inWords()));
+                "It came down to %s; %s is wanted. Thin steel over ice falls several kelvins a minute: off it early, it falls on."
+                        .formatted(Say.celsius(coldest, 1), window.coolTo().inWords()));
     }
 
     private Mark neverOver() {
@@ -356,8 +357,11 @@ public final class BowlRehearsal implements Practice {
         return new Mark(
                 "Never over the top of its window",
                 good,
-                "It came to %s °C; %s °C is the top. The oven was %s times as strong as it looked, and glass goes on warming after a burst."
-                        .formatted(fixed(warmestWorked, 1), fixed(window.work().greatest(), 1), fixed(strength, 1)));
+                "It came to %s; %s is the top. The oven was %s times as strong as it looked, and glass goes on warming after a burst."
+                        .formatted(
+                                Say.celsius(warmestWorked, 1),
+                                Say.celsius(window.work().greatest(), 1),
+                                Say.number(strength, 1)));
     }
 
     private Mark inTemper() {
@@ -373,7 +377,8 @@ public final class BowlRehearsal implements Practice {
         return new Mark(
                 "In temper and in its window when the work began",
                 good,
-                "%s and stood at %s °C; it is worked at %s."
-                        .formatted(crystals, fixed(celsius, 1), window.work().inWords()));
+                "%s and stood at %s; it is worked at %s."
+                        .formatted(
+                                crystals, Say.celsius(celsius, 1), window.work().inWords()));
     }
 }

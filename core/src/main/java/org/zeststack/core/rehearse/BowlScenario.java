@@ -2,6 +2,8 @@ package org.zeststack.core.rehearse;
 
 import java.util.EnumSet;
 import java.util.Set;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.Seed;
@@ -17,7 +19,8 @@ public enum BowlScenario {
             "milk",
             700,
             new Bowl(1100, Bowl.Material.GLASS),
-            "700 g of milk couverture lie in pieces in a heavy glass bowl of 1.1 kg. Grated seed of 20 °C stands beside it."),
+            Say.grams(700) + " of milk couverture lie in pieces in a heavy glass bowl of "
+                    + Say.of(1.1, Measure.KILOGRAMS) + ". Grated seed of " + Say.celsius(20) + " stands beside it."),
     SLAB(
             "Dark couverture on the slab",
             Method.SLAB,
@@ -25,7 +28,7 @@ public enum BowlScenario {
             "dark",
             900,
             new Bowl(400, Bowl.Material.STEEL),
-            "900 g of dark couverture, most of it for a stone slab. The bowl stands in warm water."),
+            Say.grams(900) + " of dark couverture, most of it for a stone slab. The bowl stands in warm water."),
     BATH(
             "Dark couverture over ice",
             Method.BATH,
@@ -33,7 +36,7 @@ public enum BowlScenario {
             "dark",
             800,
             new Bowl(350, Bowl.Material.STEEL),
-            "800 g of dark couverture in a thin steel bowl, a bath with ice beside it."),
+            Say.grams(800) + " of dark couverture in a thin steel bowl, a bath with ice beside it."),
     PARTIAL(
             "Milk couverture melted in part",
             Method.PARTIAL,
@@ -41,7 +44,8 @@ public enum BowlScenario {
             "milk",
             500,
             new Bowl(900, Bowl.Material.GLASS),
-            "500 g of tempered milk couverture in pieces, in a glass bowl, and an oven that heats in bursts.");
+            Say.grams(500)
+                    + " of tempered milk couverture in pieces, in a glass bowl, and an oven that heats in bursts.");
 
     private static final Set<Deed.What> ALL = EnumSet.of(Deed.What.HEAT, Deed.What.STIR, Deed.What.PROOF);
     private static final double COCOA_BUTTER = 0.35;

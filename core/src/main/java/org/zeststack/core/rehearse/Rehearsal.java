@@ -1,14 +1,13 @@
 package org.zeststack.core.rehearse;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SplittableRandom;
 import org.zeststack.core.air.Steam;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.sugar.CookProgress.MinutesLeft;
 
 /**
@@ -201,8 +200,8 @@ public final class Rehearsal implements Practice {
             return "";
         }
         double boils = Steam.boilingCelsius(scenario.pressureKpa());
-        return "In boiling water it shows %s °C; water boils here at %s °C."
-                .formatted(fixed(boils + offsetKelvin, 1), fixed(boils, 1));
+        return "In boiling water it shows %s; water boils here at %s."
+                .formatted(Say.celsius(boils + offsetKelvin, 1), Say.celsius(boils, 1));
     }
 
     /** What is said of it once it is over. */
@@ -237,17 +236,16 @@ public final class Rehearsal implements Practice {
         return new Mark(
                 what,
                 good,
-                "It was at a true %s °C; %s °C at sea level are %s °C here. %s"
+                "It was at a true %s; %s at sea level are %s here. %s"
                         .formatted(
-                                fixed(was, 1),
-                                fixed(pot.pot().stopCelsius(), 1),
-                                fixed(pot.stopCelsiusHere(), 1),
+                                Say.celsius(was, 1),
+                                Say.celsius(pot.pot().stopCelsius(), 1),
+                                Say.celsius(pot.stopCelsiusHere(), 1),
                                 good
-                                        ? "Within %s K."
-                                                .formatted(
-                                                        Numbers.plain(pot.pot().withinKelvin()))
-                                        : "%s K too %s."
-                                                .formatted(fixed(Math.abs(away), 1), away > 0 ? "far" : "early")));
+                                        ? "Within %s."
+                                                .formatted(Say.of(pot.pot().withinKelvin(), Measure.KELVIN))
+                                        : "%s too %s."
+                                                .formatted(Say.kelvin(Math.abs(away), 1), away > 0 ? "far" : "early")));
     }
 
     private Mark checkedInTime() {
@@ -256,8 +254,8 @@ public final class Rehearsal implements Practice {
         return new Mark(
                 "The thermometer was checked in time",
                 good,
-                "It showed %s K too %s. Hold one that you do not know into boiling water before the pot is hot."
-                        .formatted(fixed(Math.abs(offsetKelvin), 1), offsetKelvin > 0 ? "much" : "little"));
+                "It showed %s too %s. Hold one that you do not know into boiling water before the pot is hot."
+                        .formatted(Say.kelvin(Math.abs(offsetKelvin), 1), offsetKelvin > 0 ? "much" : "little"));
     }
 
     private Mark turnedDown() {
@@ -269,11 +267,11 @@ public final class Rehearsal implements Practice {
         return new Mark(
                 "The ring was turned down before the stop",
                 down.isPresent(),
-                "Its ring was stronger than it looked: at full heat the last %s K take %s s, and it is read every %d s."
+                "Its ring was stronger than it looked: at full heat the last %s take %s, and it is read every %s."
                         .formatted(
-                                Numbers.plain(NEAR_KELVIN),
-                                fixed(pot.lastSeconds(NEAR_KELVIN), 0),
-                                scenario.everySeconds()));
+                                Say.of(NEAR_KELVIN, Measure.KELVIN),
+                                Say.of(pot.lastSeconds(NEAR_KELVIN), 0, Measure.SECONDS),
+                                Say.of(scenario.everySeconds(), 0, Measure.SECONDS)));
     }
 
     /** Water on a pot that is on its ring throws steam. */
@@ -298,8 +296,10 @@ public final class Rehearsal implements Practice {
                 good,
                 Double.isNaN(share)
                         ? "Nothing was poured onto them."
-                        : "They were whisked for %s of the %s min that they need; they were slow ones."
-                                .formatted(fixed(whiskedAtPour / 60, 1), fixed(WHITES_SECONDS / 60, 0)));
+                        : "They were whisked for %s of the %s that they need; they were slow ones."
+                                .formatted(
+                                        Say.bare(Say.minutes(whiskedAtPour / 60, 1)),
+                                        Say.of(WHITES_SECONDS / 60, 0, Measure.MINUTES)));
     }
 
     private Mark order() {
@@ -311,7 +311,8 @@ public final class Rehearsal implements Practice {
                 Double.isNaN(apart)
                         ? "Not both went in."
                         : apart > 0
-                                ? "The syrup went in %s min after the honey.".formatted(fixed(apart / 60, 1))
+                                ? "The syrup went in %s after the honey."
+                                        .formatted(Say.of(apart / 60, 1, Measure.MINUTES))
                                 : "The syrup went in first: hot as it is, it cooks the whites before the honey loosens them.");
     }
 
@@ -322,8 +323,11 @@ public final class Rehearsal implements Practice {
                 wait <= LONGEST_WAIT,
                 Double.isNaN(wait)
                         ? "It never went in."
-                        : "It stood off its ring for %s min; up to %s it still runs. %s"
-                                .formatted(fixed(wait / 60, 1), fixed(LONGEST_WAIT / 60, 0), hidden)
+                        : "It stood off its ring for %s; up to %s it still runs. %s"
+                                .formatted(
+                                        Say.of(wait / 60, 1, Measure.MINUTES),
+                                        Say.bare(Say.minutes(LONGEST_WAIT / 60, 0)),
+                                        hidden)
                                 .strip());
     }
 }

@@ -5,24 +5,29 @@ import java.util.Map;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 
 /** What may be rehearsed. What each hides is said only afterwards. */
 public enum Scenario {
     CREAM_CARAMEL(
             "A cream caramel on a hill",
-            "Cook it to 118 °C as at sea level, 1,200 m up. The thermometer is one that you have not used before.",
+            "Cook it to " + Say.celsius(118) + " as at sea level, " + Say.of(1200, Measure.METRES)
+                    + " up. The thermometer is one that you have not used before.",
             1200,
             5,
             List.of(new Pot("Caramel", Masses.CARAMEL, 118, 1))),
     RACING_SYRUP(
             "A syrup that races",
-            "Cook it to 143 °C. The thermometer is read every twenty seconds. Hot water stands beside the ring.",
+            "Cook it to " + Say.celsius(143)
+                    + ". The thermometer is read every twenty seconds. Hot water stands beside the ring.",
             0,
             20,
             List.of(new Pot("Syrup", Masses.SYRUP, 143, 1.5))),
     NOUGAT(
             "A nougat",
-            "Syrup to 143 °C, honey to 121 °C, whites at soft peaks: the honey goes in first, the syrup when it is there.",
+            "Syrup to " + Say.celsius(143) + ", honey to " + Say.celsius(121)
+                    + ", whites at soft peaks: the honey goes in first, the syrup when it is there.",
             650,
             5,
             List.of(new Pot("Syrup", Masses.SYRUP, 143, 2), new Pot("Honey", Masses.HONEY, 121, 2)));

@@ -1,8 +1,9 @@
 package org.zeststack.core.rule;
 
 import org.zeststack.core.quantity.CsvTable;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A bound that rules judge by, one row of the table {@code bounds.csv}.
@@ -68,9 +69,9 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
     /** A figure of this bound with its unit: shares in per cent. */
     public String words(double figure) {
         return switch (unit) {
-            case "" -> Numbers.plain(100 * figure) + " %";
-            case "ratio" -> Numbers.plain(figure);
-            default -> Numbers.plain(figure) + " " + unit;
+            case "" -> Say.percent(100 * figure);
+            case "ratio" -> Say.number(figure);
+            default -> Say.of(figure, Measure.in(unit).orElseThrow());
         };
     }
 
@@ -82,8 +83,7 @@ public record Bound(String code, String about, Figures figures, String unit, Bas
         if (figures.greatest == null) {
             return "from " + leastWords();
         }
-        String least = unit.isEmpty() ? Numbers.plain(100 * least()) : Numbers.plain(least());
-        return least + " to " + greatestWords();
+        return Say.range(leastWords(), greatestWords());
     }
 
     /** Least to greatest, both of which it must have. */

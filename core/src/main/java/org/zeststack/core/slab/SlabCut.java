@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * A slab cut into equal pieces: n = ⌊(side − 2 trim + kerf) / (piece + kerf)⌋ each way, trim taken off each of the four sides,
@@ -61,13 +62,13 @@ public record SlabCut(
                     PIECE_MM.least(),
                     Math.max(0, most),
                     "mm",
-                    "No piece of %s × %s mm comes out of %s × %s mm less %s mm trim a side."
+                    "No piece of %s × %s comes out of %s × %s less %s trim a side."
                             .formatted(
-                                    Numbers.plain(pieceLengthMm),
-                                    Numbers.plain(pieceWidthMm),
-                                    Numbers.plain(lengthMm),
-                                    Numbers.plain(widthMm),
-                                    Numbers.plain(trimMm))));
+                                    Say.bare(Say.mm(pieceLengthMm)),
+                                    Say.mm(pieceWidthMm),
+                                    Say.bare(Say.mm(lengthMm)),
+                                    Say.mm(widthMm),
+                                    Say.mm(trimMm))));
             faults.throwIfAny();
         }
         return better;

@@ -13,7 +13,9 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.Technique;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Working;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 /**
@@ -90,7 +92,7 @@ public final class BarStack {
         for (StackLayer layer : layers) {
             if (layer.design().by() == BarLayer.By.SHARE) {
                 double of = on(layer).map(StackLayer::grams).orElse(0.0);
-                double grams = layer.design().amount() / 100 * of / times(layer);
+                double grams = layer.design().amount() / 100 * of / cavities(layer);
                 moved |= Math.abs(grams - shares[layer.index()]) > STILL_GRAMS;
                 shares[layer.index()] = grams;
             }
@@ -98,8 +100,8 @@ public final class BarStack {
         return moved;
     }
 
-    /** A mould's layers are reckoned for one cavity. */
-    private int times(StackLayer layer) {
+    /** Cavities of a piece that a layer is laid in: 2 where two halves are joined and it is in both. */
+    public int cavities(StackLayer layer) {
         return frame instanceof Frame.Moulded m && !layer.design().handling().oneHalf() ? m.halves() : 1;
     }
 
@@ -303,30 +305,30 @@ public final class BarStack {
         if (frame instanceof Frame.Moulded m) {
             working.line(
                     "Cavity",
-                    "∫ A(z) dz over %s mm = %s mL",
-                    fixed(m.cavity().depthMm(), 1),
-                    fixed(m.outer().volumeMl(), 2));
+                    "∫ A(z) dz over %s = %s",
+                    Say.mm(m.cavity().depthMm(), 1),
+                    Say.of(m.outer().volumeMl(), 2, Measure.MILLILITRES));
             if (m.shellMm() > 0) {
                 working.line(
                         "Inside the shell",
-                        "walls and floor in by %s mm: %s mL",
-                        fixed(m.shellMm(), 2),
-                        fixed(m.inside().volumeMl(), 2));
+                        "walls and floor in by %s: %s",
+                        Say.mm(m.shellMm(), 2),
+                        Say.of(m.inside().volumeMl(), 2, Measure.MILLILITRES));
             }
         } else if (frame.offcutFraction() > 0) {
             working.line(
                     "Pieces of one",
-                    "%d; %s %% of the area is off-cuts",
+                    "%d; %s of the area is off-cuts",
                     frame.piecesOfOne(),
-                    fixed(100 * frame.offcutFraction(), 1));
+                    Say.percent(100 * frame.offcutFraction(), 1));
         }
         for (StackLayer layer : layers) {
             working.line(
                     layer.name(),
-                    "%s mL × %s g/mL = %s g",
-                    fixed(layer.volumeMl(), 2),
-                    fixed(layer.material().densityGramsPerMl(), 3),
-                    fixed(layer.grams(), 1));
+                    "%s × %s = %s",
+                    Say.of(layer.volumeMl(), 2, Measure.MILLILITRES),
+                    Say.of(layer.material().densityGramsPerMl(), 3, Measure.GRAMS_PER_MILLILITRE),
+                    Say.grams(layer.grams(), 1));
         }
         return working.from("Geometry; densities by Choi and Okos 1986, the couverture's own, or as measured.");
     }

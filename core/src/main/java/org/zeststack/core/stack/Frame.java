@@ -5,7 +5,7 @@ import org.zeststack.core.bar.Body;
 import org.zeststack.core.cavity.Cavity;
 import org.zeststack.core.cavity.Hollow;
 import org.zeststack.core.cavity.Outline;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.slab.Cutters;
 import org.zeststack.core.slab.SlabCut;
 
@@ -80,9 +80,9 @@ public sealed interface Frame {
         /** How a cutting tool is set for it: which wires, or how many passes. */
         public String set(Body.Cutting tool) {
             if (tool.pitchMm() != null) {
-                return " With wires %s mm apart: every %d. along, every %d. across."
+                return " With wires %s apart: every %d. along, every %d. across."
                         .formatted(
-                                Numbers.plain(tool.pitchMm()),
+                                Say.mm(tool.pitchMm()),
                                 Math.round((cut.alongMm() + cut.kerfMm()) / tool.pitchMm()),
                                 Math.round((cut.acrossMm() + cut.kerfMm()) / tool.pitchMm()));
             }

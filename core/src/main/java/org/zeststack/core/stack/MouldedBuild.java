@@ -16,6 +16,7 @@ import org.zeststack.core.formula.Density;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.weighing.FillWindow;
 
@@ -148,11 +149,11 @@ public final class MouldedBuild {
                     thinnest * density,
                     thickest * density,
                     "g",
-                    "A shell of %s g is not to be had in this cavity; permitted: %s to %s g."
+                    "A shell of %s is not to be had in this cavity; permitted: %s to %s."
                             .formatted(
-                                    Numbers.plain(layer.amount()),
-                                    Numbers.fixed(thinnest * density, 1),
-                                    Numbers.fixed(thickest * density, 1))));
+                                    Say.grams(layer.amount()),
+                                    Say.bare(Say.grams(thinnest * density, 1)),
+                                    Say.grams(thickest * density, 1))));
         }
         return new BrentSolver(1e-9)
                 .solve(100, t -> outer.volumeMl() - inside(t).volumeMl() - ml, least, greatest);

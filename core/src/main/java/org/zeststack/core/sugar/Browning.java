@@ -1,9 +1,8 @@
 package org.zeststack.core.sugar;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.Optional;
 import org.zeststack.core.explain.Call;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -50,7 +49,7 @@ public final class Browning {
                 weight,
                 CODE,
                 words.formatted(bound.greatestWords()),
-                "%s °C > %s".formatted(fixed(celsius, 1), bound.greatestWords()),
+                "%s > %s".formatted(Say.celsius(celsius, 1), bound.greatestWords()),
                 Rule.of(Rule.About.BENCH, CODE).source(bounds));
     }
 }

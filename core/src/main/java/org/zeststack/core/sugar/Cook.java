@@ -6,9 +6,11 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.explain.Working;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.quantity.Zone;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
@@ -52,7 +54,7 @@ public record Cook(
     public static Cook to(Composition mass, double stopCelsius, double pressureKpa) {
         Solution solution = Solution.in(mass);
         if (stopCelsius > Boiling.GREATEST_CELSIUS) {
-            throw new Refusal("No water figure above 160 °C: sugar browns there and the models end.");
+            throw new Refusal("No water figure above " + Say.celsius(160) + ": sugar browns there and the models end.");
         }
         double first = Boiling.celsius(solution, mass.waterGrams(), Atmosphere.SEA_LEVEL_KPA);
         if (stopCelsius < first) {
@@ -62,8 +64,8 @@ public record Cook(
                     first,
                     Boiling.GREATEST_CELSIUS,
                     "°C",
-                    "%s °C is below this mass's first boiling point of %s °C at sea level; permitted up to 160 °C."
-                            .formatted(Numbers.plain(stopCelsius), Numbers.fixed(first, 1))));
+                    "%s is below this mass's first boiling point of %s at sea level; permitted up to %s."
+                            .formatted(Say.celsius(stopCelsius), Say.celsius(first, 1), Say.celsius(160))));
         }
         Zone zone = Boiling.activity(stopCelsius, Atmosphere.SEA_LEVEL_KPA).zone();
         Composition after = left(mass, solution, stopCelsius);
@@ -116,29 +118,29 @@ public record Cook(
         return Working.of("Cooked mass and stop")
                 .line(
                         "In the pot",
-                        "%s g, of it %s g water",
-                        Numbers.fixed(before.totalGrams(), 0),
-                        Numbers.fixed(before.waterGrams(), 0))
+                        "%s, of it %s water",
+                        Say.grams(before.totalGrams(), 0),
+                        Say.grams(before.waterGrams(), 0))
                 .line(
-                        "Water left at " + Numbers.fixed(stopCelsius, 1) + " °C, sea level",
-                        "p_sat(T) · a_w = 101.325 kPa holds with %s g water",
-                        Numbers.fixed(after.waterGrams(), 0))
+                        "Water left at %s, sea level".formatted(Say.celsius(stopCelsius, 1)),
+                        "p_sat(T) · a_w = one atmosphere holds with %s water",
+                        Say.grams(after.waterGrams(), 0))
                 .line(
                         "Cooked mass",
-                        "%s − (%s − %s) = %s g",
-                        Numbers.fixed(before.totalGrams(), 0),
-                        Numbers.fixed(before.waterGrams(), 0),
-                        Numbers.fixed(after.waterGrams(), 0),
-                        Numbers.fixed(cookedGrams(), 0))
+                        "%s − (%s − %s) = %s",
+                        Say.bare(Say.grams(before.totalGrams(), 0)),
+                        Say.bare(Say.grams(before.waterGrams(), 0)),
+                        Say.bare(Say.grams(after.waterGrams(), 0)),
+                        Say.grams(cookedGrams(), 0))
                 .line(
                         "The same water boils here",
-                        "at %s °C under %s kPa",
-                        Numbers.fixed(stopCelsiusHere, 1),
-                        Numbers.fixed(pressureKpa, 2))
+                        "at %s under %s",
+                        Say.celsius(stopCelsiusHere, 1),
+                        Say.of(pressureKpa, 2, Measure.KILOPASCALS))
                 .line(
                         "How sure",
                         "with sucrose by Norrish instead of Starzak and Peacock the moisture moves by %s points",
-                        Numbers.fixed(100 * plusMinusMoisture, 1))
+                        Say.number(100 * plusMinusMoisture, 1))
                 .from("IAPWS steam pressure; Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
     }
 }

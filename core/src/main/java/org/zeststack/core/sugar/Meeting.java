@@ -1,12 +1,12 @@
 package org.zeststack.core.sugar;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.sugar.CookProgress.MinutesLeft;
 
 /**
@@ -93,10 +93,11 @@ public record Meeting(double inMinutes, List<Track> tracks, List<Advice> advice)
             return switch (what) {
                 case BEGIN -> (whisk ? "Start the whisk: " : "Light the pot: ") + name + when();
                 case SLOW ->
-                    "%s will be there too early: %s to about %s %%."
-                            .formatted(name, whisk ? "slow it" : "turn its ring down", fixed(100 * share, 0));
+                    "%s will be there too early: %s to about %s."
+                            .formatted(name, whisk ? "slow it" : "turn its ring down", Say.percent(100 * share, 0));
                 case PAUSE ->
-                    "%s will be there too early: off the ring for %s min.".formatted(name, fixed(inMinutes, 1));
+                    "%s will be there too early: off the ring for %s."
+                            .formatted(name, Say.of(inMinutes, 1, Measure.MINUTES));
                 case HOLD ->
                     name
                             + (whisk
@@ -108,7 +109,7 @@ public record Meeting(double inMinutes, List<Track> tracks, List<Advice> advice)
         }
 
         private String when() {
-            return inMinutes < AT_ONCE ? ", now." : ", in %s min.".formatted(fixed(inMinutes, 1));
+            return inMinutes < AT_ONCE ? ", now." : ", in %s.".formatted(Say.of(inMinutes, 1, Measure.MINUTES));
         }
     }
 

@@ -6,8 +6,8 @@ import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.InvalidInput;
-import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 
@@ -50,17 +50,17 @@ public final class Remedies {
         if (after.grams(Part::isFat) > 0) {
             remedies.add(new Remedy(
                     "Fat stands on it",
-                    "Off the heat, let it cool to about 90 °C and whisk in hot water or cream by the spoon, up to %s g."
-                            .formatted(Numbers.fixed(SPLIT_SHARE * after.totalGrams(), 0)),
+                    "Off the heat, let it cool to about %s and whisk in hot water or cream by the spoon, up to %s."
+                            .formatted(Say.celsius(90), Say.grams(SPLIT_SHARE * after.totalGrams(), 0)),
                     HOT));
         }
         double water = after.dissolvedGrams() * (1 - DISSOLVES_AT) / DISSOLVES_AT - after.waterGrams();
         if (after.grams(Part.SUCROSE) > 0 && water > 0) {
             remedies.add(new Remedy(
                     "It is grainy",
-                    ("Back into the pot with %s g of water, to %s %% dissolved. Warm gently until a drop between the fingers has no grain, "
+                    ("Back into the pot with %s of water, to %s dissolved. Warm gently until a drop between the fingers has no grain, "
                                     + "wash the sides down, then cook to the stop without stirring crystals in.")
-                            .formatted(Numbers.fixed(water, 0), Numbers.fixed(100 * DISSOLVES_AT, 0)),
+                            .formatted(Say.grams(water, 0), Say.percent(100 * DISSOLVES_AT, 0)),
                     SPITS));
         }
         return remedies;
@@ -71,11 +71,11 @@ public final class Remedies {
             Rescue water = Rescue.of(cook.before(), seaLevelCelsius, cook.stopCelsius(), Rescue.With.WATER);
             Rescue cream = Rescue.of(cook.before(), seaLevelCelsius, cook.stopCelsius(), Rescue.With.CREAM35);
             boolean creamy = cook.before().grams(Part.MILK_FAT) > 0;
-            String lacks = "%s g of water are missing. ".formatted(Numbers.fixed(water.addGrams(), 0));
+            String lacks = "%s of water are missing. ".formatted(Say.grams(water.addGrams(), 0));
             String pour = creamy
-                    ? "Pour in %s g of hot water, or %s g of hot cream of 35 %% fat, "
-                            .formatted(Numbers.fixed(water.pourGrams(), 0), Numbers.fixed(cream.pourGrams(), 0))
-                    : "Pour in %s g of hot water, ".formatted(Numbers.fixed(water.pourGrams(), 0));
+                    ? "Pour in %s of hot water, or %s of hot cream of 35 %% fat, "
+                            .formatted(Say.grams(water.pourGrams(), 0), Say.grams(cream.pourGrams(), 0))
+                    : "Pour in %s of hot water, ".formatted(Say.grams(water.pourGrams(), 0));
             remedies.add(new Remedy(
                     "It went too far",
                     lacks + pour + "a little more than that, and boil it to the same reading again.",
@@ -93,13 +93,13 @@ public final class Remedies {
                     Boiling.celsius(Solution.in(cook.before()), further.after().waterGrams(), cook.pressureKpa());
             remedies.add(new Remedy(
                     "Too soft when cold",
-                    ("Back into the pot with %s g of water so that it melts evenly, and cook to a true %s °C here, %s K further: "
-                                    + "%s g less water in it than now.")
+                    ("Back into the pot with %s of water so that it melts evenly, and cook to a true %s here, %s further: "
+                                    + "%s less water in it than now.")
                             .formatted(
-                                    Numbers.fixed(MELT_SHARE * cook.cookedGrams(), 0),
-                                    Numbers.fixed(here, 1),
-                                    Numbers.fixed(here - cook.stopCelsiusHere(), 1),
-                                    Numbers.fixed(
+                                    Say.grams(MELT_SHARE * cook.cookedGrams(), 0),
+                                    Say.celsius(here, 1),
+                                    Say.kelvin(here - cook.stopCelsiusHere(), 1),
+                                    Say.grams(
                                             cook.after().waterGrams()
                                                     - further.after().waterGrams(),
                                             0)),

@@ -10,6 +10,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
 
@@ -70,8 +71,8 @@ public record Rescue(With with, double addGrams, Composition overcooked, Composi
                     targetCelsius,
                     Boiling.GREATEST_CELSIUS,
                     "°C",
-                    "%s °C is not past the target of %s °C: nothing has to be poured back; permitted above it up to 160 °C."
-                            .formatted(Numbers.plain(nowCelsius), Numbers.plain(targetCelsius))));
+                    "%s is not past the target of %s: nothing has to be poured back; permitted above it up to 160 °C."
+                            .formatted(Say.celsius(nowCelsius), Say.celsius(targetCelsius))));
         }
         Composition now = Cook.to(mass, nowCelsius, Atmosphere.SEA_LEVEL_KPA).after();
         double first = Boiling.celsius(Solution.in(mass), mass.waterGrams(), Atmosphere.SEA_LEVEL_KPA);
@@ -82,9 +83,8 @@ public record Rescue(With with, double addGrams, Composition overcooked, Composi
                     first,
                     nowCelsius,
                     "°C",
-                    "%s °C is below this mass's first boiling point of %s °C at sea level; permitted from there to %s °C."
-                            .formatted(
-                                    Numbers.plain(targetCelsius), Numbers.fixed(first, 1), Numbers.plain(nowCelsius))));
+                    "%s is below this mass's first boiling point of %s at sea level; permitted from there to %s."
+                            .formatted(Say.celsius(targetCelsius), Say.celsius(first, 1), Say.celsius(nowCelsius))));
         }
         double most = MOST_TIMES * mass.totalGrams();
         if (past(now, with, most, targetCelsius) > 0) {
@@ -109,19 +109,19 @@ public record Rescue(With with, double addGrams, Composition overcooked, Composi
         return Working.of("Poured back")
                 .line(
                         "It stands at",
-                        "%s g, of it %s g water",
-                        Numbers.fixed(overcooked.totalGrams(), 0),
-                        Numbers.fixed(overcooked.waterGrams(), 1))
+                        "%s, of it %s water",
+                        Say.grams(overcooked.totalGrams(), 0),
+                        Say.grams(overcooked.waterGrams(), 1))
                 .line(
-                        "It boils at " + Numbers.fixed(targetCelsius, 1) + " °C again",
-                        "with %s g more, of it %s g water",
-                        Numbers.fixed(addGrams, 1),
-                        Numbers.fixed(after.waterGrams() - overcooked.waterGrams(), 1))
+                        "It boils at %s again".formatted(Say.celsius(targetCelsius, 1)),
+                        "with %s more, of it %s water",
+                        Say.grams(addGrams, 1),
+                        Say.grams(after.waterGrams() - overcooked.waterGrams(), 1))
                 .line(
                         "Pour in",
-                        "%s %% more, %s g, and boil it to the target",
-                        Numbers.plain(100 * EXTRA),
-                        Numbers.fixed(pourGrams(), 0))
+                        "%s more, %s, and boil it to the target",
+                        Say.percent(100 * EXTRA),
+                        Say.grams(pourGrams(), 0))
                 .from("IAPWS steam pressure; Starzak and Peacock 1997, Norrish 1966, Ross 1975.");
     }
 }

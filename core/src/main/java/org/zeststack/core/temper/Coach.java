@@ -1,12 +1,12 @@
 package org.zeststack.core.temper;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.stat.descriptive.rank.Median;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -118,10 +118,10 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
         boolean falls = warmest - state.celsius() > FELL_KELVIN;
         return state.step() == Step.MELT && at.method.meltsOut() && falls
                 ? Optional.of(
-                        "It comes down from %s °C and was never melted out: crystals of before are still in it. Up to %s °C first."
+                        "It comes down from %s and was never melted out: crystals of before are still in it. Up to %s first."
                                 .formatted(
-                                        fixed(warmest, 1),
-                                        fixed(at.window.meltOut().least(), 0)))
+                                        Say.celsius(warmest, 1),
+                                        Say.celsius(at.window.meltOut().least(), 0)))
                 : Optional.empty();
     }
 
@@ -129,14 +129,14 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
         double distance = state.distanceKelvin();
         boolean near = Math.abs(distance) <= NEAR_KELVIN && distance != 0;
         if (state.step() == Step.COOL && near && rate < -at.pace("bowl-cools").greatest()) {
-            return Optional.of("It falls %s K a minute and runs through its window: off the cold, stir."
-                    .formatted(fixed(-rate, 1)));
+            return Optional.of("It falls %s a minute and runs through its window: off the cold, stir."
+                    .formatted(Say.kelvin(-rate, 1)));
         }
         if ((state.step() == Step.REWARM || state.verdict() == Verdict.TOO_COLD)
                 && near
                 && rate > at.pace("bowl-warms").greatest()) {
             return Optional.of(
-                    "It rises %s K a minute and runs over the top: off the heat, stir.".formatted(fixed(rate, 1)));
+                    "It rises %s a minute and runs over the top: off the heat, stir.".formatted(Say.kelvin(rate, 1)));
         }
         if (state.step() == Step.COOL
                 && distance < -TOO_SLOW_OVER_KELVIN
@@ -161,12 +161,12 @@ public record Coach(OptionalDouble kelvinPerMinute, OptionalDouble minutes, List
         }
         double kelvin = middle - state.celsius();
         String heat = at.heatJoulesPerKelvin > 0
-                ? ", %s kJ: %s s at half power or warm water under it"
+                ? ", %s: %s at half power or warm water under it"
                         .formatted(
-                                fixed(kelvin * at.heatJoulesPerKelvin / 1000, 1),
-                                fixed(kelvin * at.heatJoulesPerKelvin / TemperPlan.BURST_WATTS, 0))
+                                Say.of(kelvin * at.heatJoulesPerKelvin / 1000, 1, Measure.KILOJOULES),
+                                Say.of(kelvin * at.heatJoulesPerKelvin / TemperPlan.BURST_WATTS, 0, Measure.SECONDS))
                 : "";
-        return Optional.of("%s: warm it by %s K%s, stirring."
-                .formatted(cold ? "It is below its window" : "It drifts down", fixed(kelvin, 1), heat));
+        return Optional.of("%s: warm it by %s%s, stirring."
+                .formatted(cold ? "It is below its window" : "It drifts down", Say.kelvin(kelvin, 1), heat));
     }
 }

@@ -5,6 +5,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 /**
@@ -66,9 +67,9 @@ public record Coating(Range centre, double openSeconds, int piecesOpen, double a
             faults.add(Fault.of(
                     "centreCelsius",
                     Numbers.plain(piece.centreCelsius),
-                    "%s °C is too %s, %s: %s"
+                    "%s is too %s, %s: %s"
                             .formatted(
-                                    Numbers.plain(piece.centreCelsius),
+                                    Say.celsius(piece.centreCelsius),
                                     cold ? "cold" : "warm",
                                     centre.inWords(),
                                     cold
@@ -83,8 +84,8 @@ public record Coating(Range centre, double openSeconds, int piecesOpen, double a
             faults.add(Fault.of(
                     "centreCelsius",
                     Numbers.plain(piece.centreCelsius),
-                    "On a centre of %s °C in a room of %s °C this coat never sets."
-                            .formatted(Numbers.plain(piece.centreCelsius), Numbers.plain(piece.roomCelsius))));
+                    "On a centre of %s in a room of %s this coat never sets."
+                            .formatted(Say.celsius(piece.centreCelsius), Say.celsius(piece.roomCelsius))));
         }
         faults.throwIfAny();
         double perSquareMetre = 1000 * DENSITY * piece.coatMm * Seed.LIQUID;

@@ -7,8 +7,9 @@ import java.util.TreeMap;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.InvalidInput;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 
 /**
  * The curve of a sample that a logger follows while it sets in the cold: it falls, the heat of its crystals holds it up, it falls on.
@@ -137,7 +138,7 @@ public record CoolingCurve(
             faults.add(Fault.of(
                     "readings",
                     String.valueOf(sorted.lastKey() - sorted.firstKey()),
-                    "A curve must last at least %s s.".formatted(Numbers.plain(LEAST_SECONDS))));
+                    "A curve must last at least %s.".formatted(Say.of(LEAST_SECONDS, Measure.SECONDS))));
         }
         faults.throwIfAny();
     }

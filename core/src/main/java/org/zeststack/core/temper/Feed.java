@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 /**
@@ -37,15 +38,14 @@ public record Feed(double grams, double share) {
             faults.add(Fault.of(
                     "leftCelsius",
                     Numbers.plain(celsius),
-                    "At %s °C it needs no warm couverture: it is wanted at %s °C."
-                            .formatted(Numbers.plain(celsius), Numbers.plain(toCelsius))));
+                    "At %s it needs no warm couverture: it is wanted at %s."
+                            .formatted(Say.celsius(celsius), Say.celsius(toCelsius))));
         }
         if (faults.within("warmCelsius", warmCelsius, WARM_CELSIUS) && to && warmCelsius <= toCelsius) {
             faults.add(Fault.of(
                     "warmCelsius",
                     Numbers.plain(warmCelsius),
-                    "%s °C does not warm a bowl to %s °C."
-                            .formatted(Numbers.plain(warmCelsius), Numbers.plain(toCelsius))));
+                    "%s does not warm a bowl to %s.".formatted(Say.celsius(warmCelsius), Say.celsius(toCelsius))));
         }
         faults.throwIfAny();
         double joules = (grams * Seed.LIQUID + bowl.joulesPerKelvin()) * (toCelsius - celsius);

@@ -6,6 +6,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -31,8 +32,7 @@ public final class Room {
         Fault plain = Fault.outside(field, Numbers.plain(celsius), CELSIUS);
         double fromFahrenheit = (celsius - 32) / 1.8;
         String hint = CELSIUS.holds(fromFahrenheit)
-                ? " If %s °F is meant: that is %s °C."
-                        .formatted(Numbers.plain(celsius), Numbers.fixed(fromFahrenheit, 1))
+                ? " If %s °F is meant: that is %s.".formatted(Numbers.plain(celsius), Say.celsius(fromFahrenheit, 1))
                 : "";
         faults.add(
                 new Fault(field, plain.given(), plain.least(), plain.greatest(), plain.unit(), plain.message() + hint));
@@ -50,8 +50,8 @@ public final class Room {
         return Optional.of(new Call(
                 Call.Weight.TAKE_CARE,
                 CODE,
-                "Room of %s °C, wanted %s: %s".formatted(Numbers.fixed(celsius, 1), wanted.words(), words),
-                "%s °C against %s".formatted(Numbers.fixed(celsius, 1), wanted.words()),
+                "Room of %s, wanted %s: %s".formatted(Say.celsius(celsius, 1), wanted.words(), words),
+                "%s against %s".formatted(Say.celsius(celsius, 1), wanted.words()),
                 Rule.of(Rule.About.BENCH, CODE).source(bounds)));
     }
 }

@@ -4,6 +4,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Seed that brings a melted bowl down into its window: what the bowl gives up warms the seed and melts its cocoa butter.
@@ -54,8 +55,8 @@ public record Seed(double grams, double perMelted, double perTotal) {
                 faults.add(Fault.of(
                         "fromCelsius",
                         Numbers.plain(fromCelsius),
-                        "%s °C must be above where it is to come down to, %s °C."
-                                .formatted(Numbers.plain(fromCelsius), Numbers.plain(toCelsius))));
+                        "%s must be above where it is to come down to, %s."
+                                .formatted(Say.celsius(fromCelsius), Say.celsius(toCelsius))));
             }
             faults.throwIfAny();
         }
@@ -81,8 +82,8 @@ public record Seed(double grams, double perMelted, double perTotal) {
             faults.add(Fault.of(
                     "seedCelsius",
                     Numbers.plain(seedCelsius),
-                    "Seed of %s °C does not cool a bowl to %s °C."
-                            .formatted(Numbers.plain(seedCelsius), Numbers.plain(melt.toCelsius()))));
+                    "Seed of %s does not cool a bowl to %s."
+                            .formatted(Say.celsius(seedCelsius), Say.celsius(melt.toCelsius()))));
         }
         faults.throwIfAny();
         double given = melt.joulesPerKelvin() * (melt.fromCelsius() - melt.toCelsius());

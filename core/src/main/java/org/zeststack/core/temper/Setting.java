@@ -1,7 +1,9 @@
 package org.zeststack.core.temper;
 
 import org.zeststack.core.quantity.Faults;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * How long a layer of couverture in temper takes to set in some air.
@@ -21,10 +23,25 @@ public final class Setting {
 
     /** Where it may set, with what is usual there (common practice, no source). */
     public enum Where {
-        ROOM("in the room", 18, 8, "bars at 18 to 20 °C: slow, the best gloss for coats and sheets"),
-        REFRIGERATOR("in the refrigerator", 5, 12, "shells and backs 10 to 20 min, then out: longer draws water"),
-        FREEZER("in the freezer", -18, 12, "about 5 min, never longer: the shell cracks and sweats when it comes out"),
-        LINE("in a tunnel", 12, 25, "12 min at 12 °C on a line"),
+        ROOM(
+                "in the room",
+                18,
+                8,
+                "bars at " + Say.range(Say.celsius(18), Say.celsius(20))
+                        + ": slow, the best gloss for coats and sheets"),
+        REFRIGERATOR(
+                "in the refrigerator",
+                5,
+                12,
+                "shells and backs " + Say.range(Say.of(10, Measure.MINUTES), Say.of(20, Measure.MINUTES))
+                        + ", then out: longer draws water"),
+        FREEZER(
+                "in the freezer",
+                -18,
+                12,
+                "about " + Say.of(5, Measure.MINUTES)
+                        + ", never longer: the shell cracks and sweats when it comes out"),
+        LINE("in a tunnel", 12, 25, Say.of(12, Measure.MINUTES) + " at " + Say.celsius(12) + " on a line"),
         FROZEN("on a frozen surface", -18, 150, "strips and nests at once: they set dull and are for decoration");
 
         private final String words;

@@ -1,11 +1,10 @@
 package org.zeststack.core.temper;
 
-import static org.zeststack.core.quantity.Numbers.fixed;
-import static org.zeststack.core.quantity.Numbers.plain;
-
 import java.util.ArrayList;
 import java.util.List;
+import org.zeststack.core.quantity.Measure;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * What one method asks of one bowl, in the order of the work, each figure with what it rests on.
@@ -130,12 +129,13 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
     private static Line melt(Of of, double grams) {
         return of.measured
                 ? new Line(
-                        "Melt %s g to %s, stirring; nothing solid is left."
-                                .formatted(fixed(grams, 0), of.window.meltOut().inWords()),
+                        "Melt %s to %s, stirring; nothing solid is left."
+                                .formatted(
+                                        Say.grams(grams, 0), of.window.meltOut().inWords()),
                         "The window of the couverture: every crystal is gone there.")
                 : new Line(
-                        "Melt %s g over steam until no lump is left and a drop feels warm on the lip, not hot."
-                                .formatted(fixed(grams, 0)),
+                        "Melt %s over steam until no lump is left and a drop feels warm on the lip, not hot."
+                                .formatted(Say.grams(grams, 0)),
                         FELT);
     }
 
@@ -146,7 +146,8 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                 .formatted(of.window.work().inWords()),
                         "The working window of the couverture.")
                 : new Line(
-                        "A drop feels just cool on the lip, and it runs off the spatula in one thread. Dip a proof: in a room of 20 °C it sets soon and with gloss.",
+                        "A drop feels just cool on the lip, and it runs off the spatula in one thread. Dip a proof: in a room of "
+                                + Say.celsius(20) + " it sets soon and with gloss.",
                         "The lip is warmer than the working window. " + FELT);
     }
 
@@ -162,38 +163,37 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
         double seed = (of.grams * Seed.LIQUID + of.bowl.joulesPerKelvin()) * fall / (heat + Seed.LIQUID * fall);
         double inPieces = stirred(of, fall);
         double melts = MELTS_OF_PIECES * inPieces;
-        String balance =
-                "%s g × %s and the bowl's %s J/K give up %s K; each gram of seed takes %s × %s + %s × %s = %s J"
-                        .formatted(
-                                fixed(of.grams - seed, 0),
-                                fixed(Seed.LIQUID, 2),
-                                fixed(of.bowl.joulesPerKelvin(), 0),
-                                fixed(fall, 1),
-                                fixed(Seed.SOLID, 2),
-                                fixed(of.middle() - of.roomCelsius, 1),
-                                plain(Seed.LATENT),
-                                plain(of.cocoaButterFraction),
-                                fixed(heat, 0));
+        String balance = "%s × %s and the bowl's %s give up %s; each gram of seed takes %s × %s + %s × %s = %s"
+                .formatted(
+                        Say.grams(of.grams - seed, 0),
+                        Say.number(Seed.LIQUID, 2),
+                        Say.of(of.bowl.joulesPerKelvin(), 0, Measure.JOULES_PER_KELVIN),
+                        Say.kelvin(fall, 1),
+                        Say.number(Seed.SOLID, 2),
+                        Say.number(of.middle() - of.roomCelsius, 1),
+                        Say.number(Seed.LATENT),
+                        Say.number(of.cocoaButterFraction),
+                        Say.of(heat, 0, Measure.JOULES));
         return new TemperPlan(
                 Method.SEED,
                 List.of(
                         melt(of, of.grams - seed),
                         new Line(
-                                "Finely grated: stir in %s g of seed at %s °C, a handful at a time; all of it melts."
-                                        .formatted(fixed(seed, 0), plain(of.roomCelsius)),
+                                "Finely grated: stir in %s of seed at %s, a handful at a time; all of it melts."
+                                        .formatted(Say.grams(seed, 0), Say.celsius(of.roomCelsius)),
                                 balance),
                         new Line(
-                                "In pieces: melt %s g, stir in %s g, lift out about %s g that are left when %s."
+                                "In pieces: melt %s, stir in %s, lift out about %s that are left when %s."
                                         .formatted(
-                                                fixed(of.grams - melts, 0),
-                                                fixed(inPieces, 0),
-                                                fixed(inPieces - melts, 0),
+                                                Say.grams(of.grams - melts, 0),
+                                                Say.grams(inPieces, 0),
+                                                Say.grams(inPieces - melts, 0),
                                                 there(
                                                         of,
-                                                        "it stands at %s °C".formatted(fixed(of.middle(), 1)),
+                                                        "it stands at %s".formatted(Say.celsius(of.middle(), 1)),
                                                         "they hardly melt any more")),
-                                "Of pieces about %s %% melt (common practice, no source); all of them warm."
-                                        .formatted(plain(100 * MELTS_OF_PIECES))),
+                                "Of pieces about %s melt (common practice, no source); all of them warm."
+                                        .formatted(Say.percent(100 * MELTS_OF_PIECES))),
                         new Line(
                                 "Seed is couverture of this kind that is in temper itself: glossy, with a snap.",
                                 "Bloomed seed brings the wrong crystals."),
@@ -220,9 +220,9 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                 List.of(
                         melt(of, of.grams),
                         new Line(
-                                "Work %s g on the slab %s; keep %s g in the bowl."
+                                "Work %s on the slab %s; keep %s in the bowl."
                                         .formatted(
-                                                fixed(SLAB_SHARE * of.grams, 0),
+                                                Say.grams(SLAB_SHARE * of.grams, 0),
                                                 there(
                                                         of,
                                                         "down to %s, until it thickens"
@@ -231,19 +231,19 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                                                                 .coolTo()
                                                                                 .inWords()),
                                                         "until it thickens to a soft paste and feels cold on the lip"),
-                                                fixed((1 - SLAB_SHARE) * of.grams, 0)),
-                                "%s %% on the slab (common practice, no source)."
-                                        .formatted(fixed(100 * SLAB_SHARE, 0))),
+                                                Say.grams((1 - SLAB_SHARE) * of.grams, 0)),
+                                "%s on the slab (common practice, no source)."
+                                        .formatted(Say.percent(100 * SLAB_SHARE, 0))),
                         of.measured
                                 ? new Line(
-                                        "The kept part must stand at %s °C when the slab comes back: warm it or let it cool to that. Together they land at %s °C."
-                                                .formatted(fixed(kept, 1), fixed(of.middle(), 1)),
+                                        "The kept part must stand at %s when the slab comes back: warm it or let it cool to that. Together they land at %s."
+                                                .formatted(Say.celsius(kept, 1), Say.celsius(of.middle(), 1)),
                                         "(%s − %s × %s) / %s"
                                                 .formatted(
-                                                        fixed(of.middle(), 1),
-                                                        fixed(SLAB_SHARE, 3),
-                                                        fixed(of.cooled(), 1),
-                                                        fixed(1 - SLAB_SHARE, 3)))
+                                                        Say.number(of.middle(), 1),
+                                                        Say.number(SLAB_SHARE, 3),
+                                                        Say.number(of.cooled(), 1),
+                                                        Say.number(1 - SLAB_SHARE, 3)))
                                 : new Line(
                                         "The kept part must be no more than hand-warm when the slab comes back: as hot as it was melted it ruins both.",
                                         FELT),
@@ -263,10 +263,10 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                 List.of(
                         melt(of, of.grams),
                         new Line(
-                                "Set it over %s g of cold water with %s g of ice, stirring all of it, %s."
+                                "Set it over %s of cold water with %s of ice, stirring all of it, %s."
                                         .formatted(
-                                                fixed(water, 0),
-                                                fixed(ice, 0),
+                                                Say.grams(water, 0),
+                                                Say.grams(ice, 0),
                                                 there(
                                                         of,
                                                         "down to "
@@ -274,14 +274,17 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                                                         .coolTo()
                                                                         .inWords(),
                                                         "until it thickens at the wall and feels cold on the lip")),
-                                "%s kJ go into the bath, which ends at %s °C: ice takes %s kJ/kg to melt."
-                                        .formatted(fixed(kilojoules, 0), plain(BATH_CELSIUS), plain(ICE))),
+                                "%s go into the bath, which ends at %s: ice takes %s to melt."
+                                        .formatted(
+                                                Say.of(kilojoules, 0, Measure.KILOJOULES),
+                                                Say.celsius(BATH_CELSIUS),
+                                                Say.of(ICE, Measure.KILOJOULES_PER_KILOGRAM))),
                         new Line(
                                 "Wipe the bowl's foot and keep the water low: a drop in the bowl seizes it.",
                                 "Common practice, no source."),
                         new Line(
-                                "Off the bath, stir it there for %d min: it thickens as crystals form."
-                                        .formatted(THICKENS_MINUTES),
+                                "Off the bath, stir it there for %s: it thickens as crystals form."
+                                        .formatted(Say.of(THICKENS_MINUTES, 0, Measure.MINUTES)),
                                 "Common practice, no source."),
                         new Line(
                                 "Warm it gently %s."
@@ -306,26 +309,35 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
         long bursts = Math.round(Math.max(1, all / watts / burst));
         List<Line> lines = new ArrayList<>();
         lines.add(new Line(
-                "Warm %s g in pieces in about %d bursts of %s s at %s power, stirring after each."
-                        .formatted(fixed(of.grams, 0), bursts, fixed(burst, 0), small ? "the lowest" : "half"),
-                "%s kJ melt about %s %%; a burst brings about %s K."
-                        .formatted(fixed(all / 1000, 0), plain(100 * PARTLY), fixed(watts * burst / perKelvin, 1))));
+                "Warm %s in pieces in about %d bursts of %s at %s power, stirring after each."
+                        .formatted(
+                                Say.grams(of.grams, 0),
+                                bursts,
+                                Say.of(burst, 0, Measure.SECONDS),
+                                small ? "the lowest" : "half"),
+                "%s melt about %s; a burst brings about %s."
+                        .formatted(
+                                Say.of(all / 1000, 0, Measure.KILOJOULES),
+                                Say.percent(100 * PARTLY),
+                                Say.kelvin(watts * burst / perKelvin, 1))));
         if (of.bowl.material() == Bowl.Material.GLASS && of.bowl.grams() > 0) {
             lines.add(new Line(
                     "Glass holds heat and goes on melting: wait a minute before the last bursts.",
-                    "%s g of glass hold %s J for each kelvin."
-                            .formatted(fixed(of.bowl.grams(), 0), fixed(of.bowl.joulesPerKelvin(), 0))));
+                    "%s of glass hold %s for each kelvin."
+                            .formatted(
+                                    Say.grams(of.bowl.grams(), 0),
+                                    Say.of(of.bowl.joulesPerKelvin(), 0, Measure.JOULES))));
         }
         lines.add(new Line(
-                "%s Stop while about %s %% of the pieces is solid and stir until they are gone."
+                "%s Stop while about %s of the pieces is solid and stir until they are gone."
                         .formatted(
                                 there(
                                         of,
-                                        "Never over %s °C."
-                                                .formatted(
-                                                        plain(of.window.work().greatest())),
+                                        "Never over %s."
+                                                .formatted(Say.celsius(
+                                                        of.window.work().greatest())),
                                         "A drop never feels warm on the lip."),
-                                plain(100 * (1 - PARTLY))),
+                                Say.percent(100 * (1 - PARTLY))),
                 "Above the top of the window the seed that is in it melts."));
         lines.add(new Line(
                 "The pieces must be in temper: glossy, with a snap, without bloom.",
@@ -348,10 +360,10 @@ public record TemperPlan(Method method, List<Line> lines, double meltGrams, doub
                                                 there(of, "", " That cannot be felt: borrow a thermometer for it.")),
                                 "Hotter, the butter's crystals melt away."),
                         new Line(
-                                "Stir in %s g of crystallised cocoa butter of %s."
-                                        .formatted(fixed(butter, 1), PREPARED_CELSIUS.inWords()),
-                                "%s %% of the bowl (common practice, no source)."
-                                        .formatted(plain(100 * PREPARED_SHARE))),
+                                "Stir in %s of crystallised cocoa butter of %s."
+                                        .formatted(Say.grams(butter, 1), PREPARED_CELSIUS.inWords()),
+                                "%s of the bowl (common practice, no source)."
+                                        .formatted(Say.percent(100 * PREPARED_SHARE))),
                         new Line(
                                 "Stir it down %s."
                                         .formatted(there(

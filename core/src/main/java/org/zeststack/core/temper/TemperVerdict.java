@@ -7,7 +7,8 @@ import java.util.Deque;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Measure;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Judges the readings of one bowl by its method's own course.
@@ -311,38 +312,38 @@ public final class TemperVerdict {
     }
 
     private String reason() {
-        String read = Numbers.plain(Math.round(celsius * 10) / 10.0) + " °C true";
+        String read = Say.celsius(Math.round(celsius * 10) / 10.0) + " true";
         return switch (verdict) {
             case MELTING ->
                 method.meltsOut()
-                        ? "%s: not yet %s °C, where no crystal is left."
-                                .formatted(read, Numbers.plain(window.meltOut().least()))
-                        : "%s: below %s °C it still melts into its window."
-                                .formatted(read, Numbers.plain(window.work().least()));
+                        ? "%s: not yet %s, where no crystal is left."
+                                .formatted(read, Say.celsius(window.meltOut().least()))
+                        : "%s: below %s it still melts into its window."
+                                .formatted(read, Say.celsius(window.work().least()));
             case COOLING ->
                 method.rewarms()
-                        ? "%s: not yet down at %s °C, where new crystals start."
-                                .formatted(read, Numbers.plain(window.coolTo().greatest()))
-                        : "%s: not yet down at %s °C, where seed lasts."
-                                .formatted(read, Numbers.plain(window.work().greatest()));
+                        ? "%s: not yet down at %s, where new crystals start."
+                                .formatted(read, Say.celsius(window.coolTo().greatest()))
+                        : "%s: not yet down at %s, where seed lasts."
+                                .formatted(read, Say.celsius(window.work().greatest()));
             case WARMING ->
-                "%s: cooled, and not yet up at %s °C."
-                        .formatted(read, Numbers.plain(window.work().least()));
+                "%s: cooled, and not yet up at %s."
+                        .formatted(read, Say.celsius(window.work().least()));
             case TOO_COLD ->
                 step == Step.REWARM
-                        ? "%s: below %s °C it thickens with the wrong crystals too."
-                                .formatted(read, Numbers.plain(window.coolTo().least()))
-                        : "%s: below %s °C it thickens."
-                                .formatted(read, Numbers.plain(window.work().least()));
+                        ? "%s: below %s it thickens with the wrong crystals too."
+                                .formatted(read, Say.celsius(window.coolTo().least()))
+                        : "%s: below %s it thickens."
+                                .formatted(read, Say.celsius(window.work().least()));
             case WORKING -> "%s: inside %s.".formatted(read, window.work().inWords());
             case OVER ->
-                "%s: over %s °C, read once."
-                        .formatted(read, Numbers.plain(window.work().greatest()));
+                "%s: over %s, read once."
+                        .formatted(read, Say.celsius(window.work().greatest()));
             case LOST ->
-                "Over %s °C from %s s on, read %s."
+                "Over %s from %s on, read %s."
                         .formatted(
-                                Numbers.plain(window.work().greatest()),
-                                Numbers.fixed(firstOver, 0),
+                                Say.celsius(window.work().greatest()),
+                                Say.of(firstOver, 0, Measure.SECONDS),
                                 "again or confirmed");
         };
     }
@@ -352,8 +353,8 @@ public final class TemperVerdict {
             case MELTING ->
                 method.meltsOut()
                         ? "Melt to %s.".formatted(window.meltOut().inWords())
-                        : "Short bursts, stir between, never over %s °C, stop while some pieces are solid."
-                                .formatted(Numbers.plain(window.work().greatest()));
+                        : "Short bursts, stir between, never over %s, stop while some pieces are solid."
+                                .formatted(Say.celsius(window.work().greatest()));
             case COOLING -> method.cooling(window);
             case WARMING -> "Warm gently to %s.".formatted(window.work().inWords());
             case TOO_COLD ->
@@ -362,8 +363,9 @@ public final class TemperVerdict {
             case OVER -> "Stir, read again.";
             case LOST ->
                 celsius > TemperWindow.FORM_V_MELTS_CELSIUS
-                        ? "Above 33.8 °C no good crystal is left. Melt out to %s and start again."
-                                .formatted(window.meltOut().inWords())
+                        ? "Above " + Say.celsius(TemperWindow.FORM_V_MELTS_CELSIUS)
+                                + " no good crystal is left. Melt out to %s and start again."
+                                        .formatted(window.meltOut().inWords())
                         : "Melt out to %s and start again."
                                 .formatted(window.meltOut().inWords());
         };

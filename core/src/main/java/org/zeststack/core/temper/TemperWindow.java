@@ -9,6 +9,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /**
  * The temperatures of one kind of couverture, °C. The couverture's own sheet wins over this table.
@@ -86,14 +87,13 @@ public record TemperWindow(String kind, Range meltOut, Range coolTo, Range work)
                 faults.add(Fault.of(
                         "coolGreatest",
                         Numbers.plain(coolGreatest),
-                        "It is cooled to below its working window, at most %s °C."
-                                .formatted(Numbers.plain(workLeast))));
+                        "It is cooled to below its working window, at most %s.".formatted(Say.celsius(workLeast))));
             }
             if (workGreatest >= meltLeast) {
                 faults.add(Fault.of(
                         "workGreatest",
                         Numbers.plain(workGreatest),
-                        "It is worked below where it is melted out, %s °C.".formatted(Numbers.plain(meltLeast))));
+                        "It is worked below where it is melted out, %s.".formatted(Say.celsius(meltLeast))));
             }
         }
 

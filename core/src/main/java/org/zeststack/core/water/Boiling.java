@@ -3,6 +3,7 @@ package org.zeststack.core.water;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.zeststack.core.air.Steam;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 
 /**
  * Boiling of a solution: it boils where p_sat(T) · a_w(T) = p.
@@ -35,7 +36,8 @@ public record Boiling(double celsius, WaterActivity activity, double pressureKpa
         }
         double least = Steam.boilingCelsius(pressureKpa);
         if (excess(solution, waterGrams, GREATEST_CELSIUS, pressureKpa) < 0) {
-            throw new Refusal("The mass would boil above 160 °C: it browns before that and no model covers it.");
+            throw new Refusal("The mass would boil above " + Say.celsius(160)
+                    + ": it browns before that and no model covers it.");
         }
         if (excess(solution, waterGrams, least, pressureKpa) >= 0) {
             return least;
@@ -53,7 +55,7 @@ public record Boiling(double celsius, WaterActivity activity, double pressureKpa
     public static double waterLeftGrams(Solution solution, double celsius, double pressureKpa) {
         refuseAlcohol(solution);
         if (celsius > GREATEST_CELSIUS) {
-            throw new Refusal("No water figure above 160 °C: sugar browns there and the models end.");
+            throw new Refusal("No water figure above " + Say.celsius(160) + ": sugar browns there and the models end.");
         }
         if (!(solution.dissolvedGrams() > 0)) {
             throw new Refusal("Nothing is dissolved: the water boils away without the temperature rising.");

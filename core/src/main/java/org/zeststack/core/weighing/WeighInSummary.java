@@ -2,7 +2,7 @@ package org.zeststack.core.weighing;
 
 import java.util.List;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
-import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 
 /**
  * What the weigh-ins of one layer say.
@@ -54,7 +54,7 @@ public record WeighInSummary(int count, double meanGrams, double deviationGrams,
         double bySize = place == FillWindow.Place.INSIDE ? off : last - window.targetGrams();
         String over = place == FillWindow.Place.INSIDE ? " over the last %d".formatted(recent.size()) : "";
         return bySize < 0
-                ? "%s g light%s: give more.".formatted(Numbers.fixed(-bySize, 1), over)
-                : "%s g heavy%s: give less.".formatted(Numbers.fixed(bySize, 1), over);
+                ? "%s light%s: give more.".formatted(Say.grams(-bySize, 1), over)
+                : "%s heavy%s: give less.".formatted(Say.grams(bySize, 1), over);
     }
 }

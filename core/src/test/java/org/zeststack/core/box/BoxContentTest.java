@@ -11,6 +11,7 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Bars;
 
@@ -65,14 +66,15 @@ public class BoxContentTest {
         assertEquals(
                 calls.stream().map(Call::code).toList(),
                 List.of("lighter-than-declared", "storage-differs", "keeping", "allergens"));
-        String message = calls.get(0).message();
+        String message = Say.metric(calls.get(0).message());
         assertTrue(message.contains(" net, 100.0 g less than declared"), message);
         assertTrue(
-                calls.get(0).arithmetic().contains("a single box may be"),
-                calls.get(0).arithmetic());
+                Say.metric(calls.get(0).arithmetic()).contains("a single box may be"),
+                Say.metric(calls.get(0).arithmetic()));
         Box box = new Box(List.of(new Box.Item(1, 1, 1)), 0, 60_000.0);
         BoxContent heavy = new BoxContent(box, List.of(new BoxContent.Part("Plain", 1, Bars.plain(1.5, 2))));
-        assertTrue(!heavy.calls().get(0).arithmetic().contains("may be"), "no allowance is known for so much");
+        assertTrue(
+                !Say.metric(heavy.calls().get(0).arithmetic()).contains("may be"), "no allowance is known for so much");
         assertEquals(heavy.parts().size(), 1);
     }
 
@@ -82,7 +84,7 @@ public class BoxContentTest {
                 .filter(c -> c.code().equals("keeping"))
                 .findFirst()
                 .orElseThrow();
-        assertTrue(keeping.message().startsWith("Plain decides"), keeping.message());
+        assertTrue(Say.metric(keeping.message()).startsWith("Plain decides"), Say.metric(keeping.message()));
     }
 
     @Test

@@ -8,6 +8,7 @@ import static org.zeststack.core.Near.near;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 
 /** What water says of a mould, rounded floors, spaces without a top, and outlines. Geometry; water weighs 0.9982 g/mL at 20 °C. */
 public class CalibratedTest {
@@ -30,7 +31,9 @@ public class CalibratedTest {
         assertEquals(more.field(), "waterGrams");
         near(more.least(), 32 * 0.9982, 1e-9, "permitted from");
         near(more.greatest(), 48 * 0.9982, 1e-9, "permitted to");
-        assertTrue(more.message().contains("is 48.1 mL, but these dimensions give 40.0 mL"), more.message());
+        assertTrue(
+                Say.metric(more.message()).contains("is 48.1 mL, but these dimensions give 40.0 mL"),
+                Say.metric(more.message()));
         fault(() -> Calibrated.factor(BOX, 0, 31.9 * 0.9982));
     }
 
@@ -124,12 +127,13 @@ public class CalibratedTest {
                 "leaning: floor / (2 sec − gain)");
         Fault deep = fault(() -> BOX.lined(10));
         assertTrue(
-                deep.message().contains("as thick as the cavity is deep (10 mm); permitted 0.2 to 10.0 mm"),
-                deep.message());
+                Say.metric(deep.message()).contains("as thick as the cavity is deep (10 mm); permitted 0.2 to 10.0 mm"),
+                Say.metric(deep.message()));
         Fault narrow = fault(() -> new TaperedCavity(100, 10, 100, 10, 40).lined(6));
         assertTrue(
-                narrow.message().contains("leaves no inside in a cavity 40 mm deep; permitted 0.2 to 5.0 mm"),
-                narrow.message());
+                Say.metric(narrow.message())
+                        .contains("leaves no inside in a cavity 40 mm deep; permitted 0.2 to 5.0 mm"),
+                Say.metric(narrow.message()));
         assertEquals(BOX.lined(0.2).shellMm(), 0.2);
         fault(() -> BOX.lined(0.19));
     }

@@ -17,6 +17,7 @@ import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 
 public class AdjustmentTest {
@@ -48,7 +49,7 @@ public class AdjustmentTest {
             near(moved.stream().mapToDouble(FormulaLine::grams).sum(), total, 0.25, "mass keeps, seed 3");
             Adjustment now = Adjustment.of(formula.withLines(moved), TABLE).orElseThrow();
             near(now.value(), wanted, 0.01, family + " at " + wanted);
-            assertTrue(!now.words(Bounds.shipped()).isEmpty());
+            assertTrue(!Say.metric(now.words(Bounds.shipped())).isEmpty());
         }
     }
 
@@ -125,8 +126,10 @@ public class AdjustmentTest {
 
     @Test
     public void aValueIsToldInTheUnitOfItsLever() {
-        assertEquals(new Adjustment(Adjustment.Lever.DOCTOR, 0.312).words(Bounds.shipped()), "31 %");
-        assertEquals(new Adjustment(Adjustment.Lever.FIRMNESS, 0.8).words(Bounds.shipped()), "0.80, fills a shell");
+        assertEquals(Say.metric(new Adjustment(Adjustment.Lever.DOCTOR, 0.312).words(Bounds.shipped())), "31 %");
+        assertEquals(
+                Say.metric(new Adjustment(Adjustment.Lever.FIRMNESS, 0.8).words(Bounds.shipped())),
+                "0.80, fills a shell");
         Formula fatless = new Formula(Family.NUT_PASTE, List.of(pot("sugar", 100)), null, 0, List.of());
         assertTrue(Adjustment.of(fatless, TABLE).isEmpty(), "no share of no fat");
     }

@@ -16,6 +16,7 @@ import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.quantity.Zone;
 import org.zeststack.core.rule.Bounds;
 
@@ -183,7 +184,9 @@ public class FormulaBalanceTest {
         InvalidInput wetter =
                 expectThrows(InvalidInput.class, () -> balance(mix(new Finish(true, 0.1, 0.6, 0, 0), half)));
         near(wetter.faults().get(0).greatest(), 100 * raw, 1e-9, "permitted, in per cent");
-        assertEquals(wetter.faults().get(0).message(), "60 % is more than the 50.1 % of water that goes into the pot.");
+        assertEquals(
+                Say.metric(wetter.faults().get(0).message()),
+                "60 % is more than the 50.1 % of water that goes into the pot.");
         near(
                 balance(mix(new Finish(false, null, null, raw, 0), half))
                         .after()
@@ -194,6 +197,6 @@ public class FormulaBalanceTest {
         InvalidInput baked =
                 expectThrows(InvalidInput.class, () -> balance(mix(new Finish(false, null, null, 0.6, 0), half)));
         near(baked.faults().get(0).greatest(), 100 * raw, 1e-9, "permitted, in per cent");
-        assertEquals(baked.faults().get(0).message(), "60 % is more than all its water: 50.1 %.");
+        assertEquals(Say.metric(baked.faults().get(0).message()), "60 % is more than all its water: 50.1 %.");
     }
 }

@@ -20,6 +20,7 @@ import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Nature;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 
 /** What a formula is refused for, what shares it into batches, and what its pores and air weigh. */
 public class FormulaChecksTest {
@@ -88,7 +89,7 @@ public class FormulaChecksTest {
         Formula dry = formula(Family.CARAMEL, null, 0, eye(0.3, 0.4), "sugar", 80, "water", 20);
         Fault moist =
                 expectThrows(InvalidInput.class, () -> balance(dry)).faults().get(0);
-        assertEquals(moist.message(), "30 % is more than the 20.1 % of water that goes into the pot.");
+        assertEquals(Say.metric(moist.message()), "30 % is more than the 20.1 % of water that goes into the pot.");
         near(moist.greatest(), 20.08, 1e-9, "permitted to: sugar holds 0.1 % itself");
         Formula baked = formula(Family.BISCUIT_ROLLED, null, 0, finish(0.25, 0), "flour-wheat", 90, "water", 10);
         Fault lost =
@@ -96,7 +97,8 @@ public class FormulaChecksTest {
         double water = balance(formula(Family.BISCUIT_ROLLED, null, 0, Finish.PLAIN, "flour-wheat", 90, "water", 10))
                 .moistureFraction();
         near(lost.greatest(), 100 * water, 1e-9, "all its water");
-        assertTrue(lost.message().startsWith("25 % is more than all its water: "), lost.message());
+        assertTrue(
+                Say.metric(lost.message()).startsWith("25 % is more than all its water: "), Say.metric(lost.message()));
         balance(formula(Family.BISCUIT_ROLLED, null, 0, finish(water, 0), "flour-wheat", 90, "water", 10));
     }
 
@@ -174,7 +176,8 @@ public class FormulaChecksTest {
         assertEquals(batches(milk, balance, null, bowl * 1.0001), 2);
         assertEquals(batches(milk, balance, null, bowl * 0.9999), 3);
         Scaling two = Scaling.of(milk, balance, 2, new Scaling.Limits(null, bowl * 1.0001, 0.1));
-        assertEquals(two.sharedOut().orElseThrow(), "2 equal batches of 1300 g, as the bowl holds no more");
+        assertEquals(
+                two.sharedOut().map(Say::metric).orElseThrow(), "2 equal batches of 1300 g, as the bowl holds no more");
         near(Scaling.factorForUsable(milk, balance, 900), 900 / (balance.leastGrams() * 0.9), 1e-9, "through its loss");
         near(Scaling.factorForLine(milk, 1, 450), 1.5, 1e-12, "uses 450 g of 300 g");
         near(Scaling.slabGrams(300, 200, 10, 1.3), 780, 1e-9, "600 mL at 1.3");

@@ -10,6 +10,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.method.MethodStep;
+import org.zeststack.core.quantity.Say;
 
 /** What is told of two versions. Sums by hand. */
 public class FormulaDiffTest {
@@ -75,7 +76,7 @@ public class FormulaDiffTest {
                 Map.of("cream", "start"));
         assertEquals(
                 FormulaDiff.between(from, to).facts().stream()
-                        .map(f -> f.what() + ": " + f.from() + " → " + f.to())
+                        .map(f -> Say.metric(f.what() + ": " + f.from() + " → " + f.to()))
                         .toList(),
                 List.of(
                         "Family: Ganache on cream → Caramel, cooked",
@@ -87,7 +88,7 @@ public class FormulaDiffTest {
         assertEquals(FormulaDiff.between(from, from).facts(), List.of());
         assertEquals(
                 FormulaDiff.between(from, of(sugar)).facts().get(1),
-                new FormulaDiff.Fact("Stop", "118.5 °C", "not cooked"));
+                new FormulaDiff.Fact("Stop", Say.celsius(118.5), "not cooked"));
     }
 
     @DataProvider

@@ -18,6 +18,7 @@ import org.zeststack.core.heat.ChoiOkos;
 import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 
 public class ScalingTest {
 
@@ -171,7 +172,7 @@ public class ScalingTest {
 
     private static List<String> told(Scaling scaling) {
         return scaling.why().lines().stream()
-                .map(l -> l.what() + ": " + l.arithmetic())
+                .map(l -> Say.metric(l.what() + ": " + l.arithmetic()))
                 .toList();
     }
 
@@ -266,7 +267,7 @@ public class ScalingTest {
         near(whole.restFactor(), (375 * 0.785 + 39.25 - 50) / 375, 1e-9, "the sum stays");
         near(scaled.lines().get(0).grams(), 250 * whole.restFactor(), 1e-9, "flour");
         assertEquals(
-                whole.words(0.785),
+                Say.metric(whole.words(0.785)),
                 "Whole pieces: 50.0 g of them instead of 39.3 g, so everything else is multiplied by 0.7563 instead of 0.7850.");
         assertTrue(Scaling.of(dough, balance, 2, Scaling.Limits.NONE).whole().isEmpty(), "two whole eggs are two");
     }
@@ -292,7 +293,9 @@ public class ScalingTest {
         Scaling three = Scaling.of(whipped, balance, 3, new Scaling.Limits(null, litres / 0.85 / 3, 0.1));
         assertEquals(three.bowls(), 3);
         assertEquals(three.batches(), 3);
-        assertEquals(three.sharedOut().orElseThrow(), "3 equal batches of 1000 g, as the bowl holds no more");
+        assertEquals(
+                three.sharedOut().map(Say::metric).orElseThrow(),
+                "3 equal batches of 1000 g, as the bowl holds no more");
         assertEquals(
                 Scaling.of(whipped, balance, 3, new Scaling.Limits(null, litres / 0.86 / 3, 0.1))
                         .bowls(),

@@ -14,6 +14,7 @@ import org.testng.annotations.Test;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 
 /** What the open table of ingredients holds, and how a faulty one is refused. */
 public class IngredientFileTest {
@@ -113,7 +114,7 @@ public class IngredientFileTest {
         assertEquals(
                 input.faults().stream().map(f -> f.field()).sorted().toList(),
                 List.of("household", "name", "saturates", "sum"));
-        assertTrue(input.getMessage().contains("80.00 g; permitted: 99 to 101 g"), input.getMessage());
+        assertTrue(Say.metric(input.getMessage()).contains("80.00 g; permitted: 99 to 101 g"), input.getMessage());
     }
 
     @Test

@@ -31,6 +31,7 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Bars;
 
@@ -58,7 +59,7 @@ public class BarCallsTest {
         assertEquals(thin.weight(), Call.Weight.WILL_FAIL);
         double less = layer(plain(1.5, 0.6), "filling-1").grams()
                 - layer(plain(1.5, 2), "filling-1").grams();
-        assertTrue(thin.message().contains(Numbers.fixed(less, 1) + " g less"), thin.message());
+        assertTrue(Say.metric(thin.message()).contains(Numbers.fixed(less, 1) + " g less"), Say.metric(thin.message()));
         assertEquals(thin.change().fields().get("layer.2.amount"), "2");
         assertEquals(faults(plain(1.5, 4)), List.of("back-too-thick"));
     }
@@ -90,7 +91,7 @@ public class BarCallsTest {
                 BarLayer.rest(LayerKind.BACK, DARK).between(1, 3));
         double over = 60 - TAPERED.lined(1.5).volumeMl(1.5, TAPERED.depthMm() - 2) * 1.3;
         Call told = call(full, "overfull");
-        assertTrue(told.message().contains(Numbers.fixed(over, 1) + " g less"), told.message());
+        assertTrue(Say.metric(told.message()).contains(Numbers.fixed(over, 1) + " g less"), Say.metric(told.message()));
         assertFalse(faults(full).contains("back-too-thin"), "one fault, one figure");
         double fill = Double.parseDouble(told.change().fields().get("layer.1.amount"));
         BarStack mended = moulded(
@@ -124,7 +125,9 @@ public class BarCallsTest {
         assertEquals(faults(finger(100, 18, 4)), List.of());
         double room = TAPERED.lined(1.5).lengthMm(4.5);
         Call longer = call(finger(114, 18, 4), "insert-too-long");
-        assertTrue(longer.message().contains(Numbers.fixed(114 + 1 - room, 1) + " mm too long"), longer.message());
+        assertTrue(
+                Say.metric(longer.message()).contains(Numbers.fixed(114 + 1 - room, 1) + " mm too long"),
+                Say.metric(longer.message()));
         double fits = Double.parseDouble(longer.change().fields().get("layer.2.lengthMm"));
         assertEquals(faults(finger(fits, 18, 4)), List.of());
         assertEquals(faults(finger(100, 28, 4)), List.of("insert-too-wide"));
@@ -132,7 +135,8 @@ public class BarCallsTest {
         Call proud = call(finger(100, 18, 9.8), "insert-proud");
         assertEquals(proud.weight(), Call.Weight.WILL_FAIL);
         assertTrue(
-                proud.message().contains(Numbers.fixed(4.5 + 9.8 - 12, 1) + " mm up into the back"), proud.message());
+                Say.metric(proud.message()).contains(Numbers.fixed(4.5 + 9.8 - 12, 1) + " mm up into the back"),
+                Say.metric(proud.message()));
     }
 
     @Test
@@ -181,7 +185,7 @@ public class BarCallsTest {
         BarLayer rice = BarLayer.grams(LayerKind.INCLUSION, "rice-crisped", 0.5);
         Call soft = call(moulded(TAPERED, shell(1.5), jam, rice, back(2)), "crisp-beside-wet");
         assertEquals(soft.weight(), Call.Weight.WILL_FAIL);
-        assertTrue(soft.arithmetic().contains("a_w"), soft.arithmetic());
+        assertTrue(Say.metric(soft.arithmetic()).contains("a_w"), Say.metric(soft.arithmetic()));
         BarLayer coated = rice.mixed(new BarLayer.Mix("cocoa-butter", 0.3, false));
         assertEquals(faults(moulded(TAPERED, shell(1.5), jam, coated, back(2))), List.of("keeps-days-only"));
         BarLayer paste = BarLayer.rest(LayerKind.FILLING, PASTE);
@@ -269,7 +273,7 @@ public class BarCallsTest {
         Bar heavy = sold(stack, Bar.SoldAs.OWN_NAME, Math.ceil(stack.pieceGrams()));
         Call light = call(Bars.of(heavy, TAPERED), "lighter-than-declared");
         // OIML R 87, value from memory: 4.5 g from 50 to 100 g.
-        assertTrue(light.arithmetic().contains("4.5 g short"), light.arithmetic());
+        assertTrue(Say.metric(light.arithmetic()).contains("4.5 g short"), Say.metric(light.arithmetic()));
         Bar right = sold(stack, Bar.SoldAs.OWN_NAME, Math.floor(stack.pieceGrams()));
         assertEquals(faults(Bars.of(right, TAPERED)), List.of());
     }
@@ -332,10 +336,10 @@ public class BarCallsTest {
         assertTrue(
                 codes(stack).containsAll(List.of("allergens", "keeping", "whole-nuts-choking")),
                 codes(stack).toString());
-        assertTrue(call(stack, "allergens").message().contains("nuts"));
+        assertTrue(Say.metric(call(stack, "allergens").message()).contains("nuts"));
         assertTrue(
-                call(stack, "keeping").arithmetic().contains("a_w 0.52"),
-                call(stack, "keeping").arithmetic());
+                Say.metric(call(stack, "keeping").arithmetic()).contains("a_w 0.52"),
+                Say.metric(call(stack, "keeping").arithmetic()));
         BarLayer spirit = BarLayer.rest(LayerKind.FILLING, "marzipan").mixed(new BarLayer.Mix("rum-54", 0.1, false));
         assertTrue(codes(moulded(TAPERED, shell(1.5), spirit, back(2))).contains("spirits"));
     }
@@ -349,15 +353,16 @@ public class BarCallsTest {
         double grams =
                 Math.PI * 100 * 100 * 24 / 1000 * Bars.MATERIALS.get(DARK).densityGramsPerMl();
         assertTrue(
-                call(Bars.of(bowl), "bowl-depth").message().contains(Numbers.fixed(grams, 0) + " g"),
-                call(Bars.of(bowl), "bowl-depth").message());
+                Say.metric(call(Bars.of(bowl), "bowl-depth").message()).contains(Numbers.fixed(grams, 0) + " g"),
+                Say.metric(call(Bars.of(bowl), "bowl-depth").message()));
     }
 
     @Test
     public void everyCallHasItsGrounds() {
         for (BarStack stack : List.of(plain(0.5, 5), finger(120, 40, 12), plain(1.5, 2))) {
             for (Call call : BarCalls.of(stack)) {
-                assertTrue(!call.message().isBlank() && !call.source().isBlank(), call.toString());
+                assertTrue(
+                        !Say.metric(call.message()).isBlank() && !call.source().isBlank(), call.toString());
             }
         }
     }

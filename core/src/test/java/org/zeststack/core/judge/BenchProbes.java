@@ -7,14 +7,15 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.function.DoublePredicate;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.Moments;
-import org.zeststack.core.run.ReadingRules;
-import org.zeststack.core.run.ReadingRules.Kind;
-import org.zeststack.core.run.ReadingRules.Seen;
-import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.run.WeighingRules;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.Moments;
+import org.zeststack.core.bench.Proof;
+import org.zeststack.core.bench.ReadingRules;
+import org.zeststack.core.bench.ReadingRules.Kind;
+import org.zeststack.core.bench.ReadingRules.Seen;
+import org.zeststack.core.bench.WeighingRules;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.temper.Coach;
@@ -93,10 +94,10 @@ final class BenchProbes {
                 .anyMatch(s -> s.contains(told));
     }
 
-    private static EntryBody.Proof proof(String sets, double minutes) {
-        var bowl = new RunSheet.InTemper("a", "a", TemperWindow.of("dark"), 500, 0.3, 0, sets);
+    private static Proof proof(String sets, double minutes) {
+        var bowl = new InTemper("a", "a", TemperWindow.of("dark"), 500, OptionalDouble.of(0.3), 0, sets);
         double within = bowl.sets(Bars.judgedBy).greatest();
-        return new EntryBody.Proof("a", minutes, null, false, false, false, within, null);
+        return new Proof("a", minutes, null, false, false, false, within, null);
     }
 
     private static Thermometer checked(long daysAgo) {

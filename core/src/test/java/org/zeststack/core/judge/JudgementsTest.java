@@ -33,6 +33,7 @@ import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.ingredient.Bulk;
 import org.zeststack.core.ingredient.Nature;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Bars;
 import org.zeststack.core.stack.Material;
@@ -78,7 +79,7 @@ public class JudgementsTest {
     @Test(dataProvider = "activities")
     public void theWorseSideOfTheUncertaintyDecides(double activity, String code, String weeks) {
         Call call = call(filledWith(activity, Bar.Finish.TEMPERED), code);
-        assertTrue(call.message().contains(weeks), call.message());
+        assertTrue(Say.metric(call.message()).contains(weeks), Say.metric(call.message()));
     }
 
     @Test
@@ -106,7 +107,9 @@ public class JudgementsTest {
     @Test
     public void withoutTemperItKeepsTwoWeeksAtMost() {
         Call call = call(filledWith(0.5, Bar.Finish.KEPT_COLD), "keeping");
-        assertTrue(call.message().contains("1 to 2 weeks, since it is not tempered"), call.message());
+        assertTrue(
+                Say.metric(call.message()).contains("1 to 2 weeks, since it is not tempered"),
+                Say.metric(call.message()));
     }
 
     @Test

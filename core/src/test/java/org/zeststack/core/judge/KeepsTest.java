@@ -41,6 +41,7 @@ import org.zeststack.core.formula.Makeup;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.keeping.ShelfLife;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Bars;
@@ -123,11 +124,11 @@ public class KeepsTest {
         BarStack bar = filled(formula, Bar.Storage.FRIDGE);
         Call ofBar = call(bar, "keeps-days-only");
         assertEquals(own.code(), "keeps-days-only", own.toString());
-        assertEquals(ofBar.message(), own.message());
-        assertTrue(own.message().contains("only in the cold"), own.message());
+        assertEquals(Say.metric(ofBar.message()), Say.metric(own.message()));
+        assertTrue(Say.metric(own.message()).contains("only in the cold"), Say.metric(own.message()));
         assertEquals(own.weight(), Call.Weight.TAKE_CARE);
-        assertEquals(Keeping.of(bar).life().greatestDays(), days, own.arithmetic());
-        assertTrue(own.message().contains("to " + days + " days"), own.message());
+        assertEquals(Keeping.of(bar).life().greatestDays(), days, Say.metric(own.arithmetic()));
+        assertTrue(Say.metric(own.message()).contains("to " + days + " days"), Say.metric(own.message()));
         Box box = new Box(List.of(new Box.Item(1, 1, 2), new Box.Item(2, 1, 2)), 10, null);
         List<Call> ofBox = new BoxContent(
                         box,
@@ -135,21 +136,21 @@ public class KeepsTest {
                                 new BoxContent.Part("Plain", 2, Bars.plain(1.5, 2)),
                                 new BoxContent.Part("Fresh", 2, bar)))
                 .calls();
-        assertEquals(keeping(ofBox).message(), "Fresh decides: " + own.message());
+        assertEquals(Say.metric(keeping(ofBox).message()), "Fresh decides: " + Say.metric(own.message()));
     }
 
     /** What a design keeps too warm is told. */
     @Test
     public void whereItIsKeptIsHeldAgainstIt() {
         Formula formula = formula(Family.OTHER, "cream-35 400, icing-sugar 30");
-        assertTrue(call(filled(formula, Bar.Storage.ROOM), "keeps-days-only")
-                .message()
+        assertTrue(Say.metric(call(filled(formula, Bar.Storage.ROOM), "keeps-days-only")
+                        .message())
                 .contains("in the room, 18 to 23 °C is too warm for it"));
-        assertTrue(call(filled(formula, Bar.Storage.COOL), "keeps-days-only")
-                .message()
+        assertTrue(Say.metric(call(filled(formula, Bar.Storage.COOL), "keeps-days-only")
+                        .message())
                 .contains("is too warm for it"));
-        assertFalse(call(filled(formula, Bar.Storage.FRIDGE), "keeps-days-only")
-                .message()
+        assertFalse(Say.metric(call(filled(formula, Bar.Storage.FRIDGE), "keeps-days-only")
+                        .message())
                 .contains("too warm"));
     }
 
@@ -178,10 +179,10 @@ public class KeepsTest {
     @Test
     public void untemperedAndPerishableTheShorterOneHolds() {
         ShelfLife caramel = ShelfLife.of(0.5, Bounds.shipped()).notTempered(Bounds.shipped());
-        assertEquals(caramel.words(), "about 1 to 2 weeks");
+        assertEquals(Say.metric(caramel.words()), "about 1 to 2 weeks");
         ShelfLife cream = ShelfLife.of(0.98, Bounds.shipped());
         assertEquals(cream.notTempered(Bounds.shipped()), cream);
-        assertEquals(cream.words(), "about 1 to 3 days");
+        assertEquals(Say.metric(cream.words()), "about 1 to 3 days");
     }
 
     /** 200 g of puffed rice, 400 g of cream and 100 g of sugar hold 37 % of water, whatever they are called. */
@@ -272,7 +273,7 @@ public class KeepsTest {
         assertTrue(table.get("formula:4:1").moistureUnknown());
         Call call = keeping(calls(outmost, table));
         assertEquals(call.code(), "keeps-unknown");
-        assertTrue(call.arithmetic().contains("how moist Crunch"), call.arithmetic());
+        assertTrue(Say.metric(call.arithmetic()).contains("how moist Crunch"), Say.metric(call.arithmetic()));
         NamedFormula named = new NamedFormula(5, "Outmost", 1, outmost);
         Material material = Material.of(
                 named,
@@ -327,7 +328,7 @@ public class KeepsTest {
                 filled(formula(Family.CRUNCH, "rice-puffed 200, cream-35 400, sugar 100"), Bar.Storage.FRIDGE),
                 "crunch-wet");
         assertEquals(soft.weight(), Call.Weight.TAKE_CARE);
-        assertTrue(soft.message().contains("Mass"), soft.message());
+        assertTrue(Say.metric(soft.message()).contains("Mass"), Say.metric(soft.message()));
         assertFalse(codes(filled(formula(Family.CRUNCH, "rice-crisped 100, couverture-milk-38 300"), Bar.Storage.ROOM))
                 .contains("crunch-wet"));
     }

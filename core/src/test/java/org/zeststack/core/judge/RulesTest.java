@@ -24,6 +24,7 @@ import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -131,7 +132,7 @@ public class RulesTest {
     public Object[][] sentences() {
         return new Object[][] {
             {"shell-thickness", "1 to 3 mm"},
-            {"draft", "from 3 °"},
+            {"draft", "from 3°"},
             {"offcuts", "up to 15 %"},
             {"gel-pectin", "0.6 to 2.5 %"},
             {"biscuit-fat", "0.3 to 1.6"},
@@ -143,7 +144,7 @@ public class RulesTest {
 
     @Test(dataProvider = "sentences")
     public void isToldInWords(String code, String words) {
-        assertEquals(Bounds.shipped().of(code).words(), words);
+        assertEquals(Say.metric(Bounds.shipped().of(code).words()), words);
     }
 
     /** A back with limits of its own is not judged by the workshop's, and its page must not say so. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rehearse.Deed.What;
 import org.zeststack.core.rehearse.Practice.Mark;
 import org.zeststack.core.rehearse.Rehearsal.SeenPot;
@@ -55,7 +56,8 @@ public class RehearsalTest {
 
         Rehearsal careful = new Rehearsal(Scenario.CREAM_CARAMEL, seed);
         careful.does(new Deed(0, What.CHECK, 0, 0));
-        assertTrue(careful.checked().contains("water boils here at 96.0 °C"), careful.checked());
+        assertTrue(
+                Say.metric(careful.checked()).contains("water boils here at 96.0 °C"), Say.metric(careful.checked()));
         careful.does(new Deed(60, What.RING, 0, 1));
         double corrected = seen(careful, 0).stopReading();
         assertTrue(Math.abs(corrected - stop) >= 1.8, "what it lies by is in the stop reading now");

@@ -10,6 +10,7 @@ import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 
 public class SlabTest {
 
@@ -87,7 +88,7 @@ public class SlabTest {
     public void aPieceThatDoesNotFitIsRefusedWithItsSize() {
         InvalidInput fault = expectThrows(InvalidInput.class, () -> SlabCut.of(100, 80, 120, 30, 0, 0));
         assertEquals(fault.faults().get(0).field(), "pieceLengthMm");
-        assertTrue(fault.getMessage().contains("100 × 80 mm"), fault.getMessage());
+        assertTrue(Say.metric(fault.getMessage()).contains("100 × 80 mm"), Say.metric(fault.getMessage()));
         assertEquals(
                 expectThrows(InvalidInput.class, () -> SlabCut.of(5, 1e9, -1, Double.NaN, 90, 0))
                         .faults()

@@ -17,6 +17,7 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 
 /** Heights, off-cuts, composition, price and arithmetic of whole pieces; geometry. */
 public class FrameTest {
@@ -93,10 +94,11 @@ public class FrameTest {
         assertEquals(
                 bare.why().lines().stream().map(l -> l.what()).toList(), List.of("Cavity", "Dark couverture 66 %"));
         assertEquals(bare.pouredOutGrams(), 0.0, "nothing is poured out without a shell");
-        assertTrue(bare.why().lines().get(0).arithmetic().startsWith("∫ A(z) dz over 14.0 mm = 46.7"));
+        assertTrue(Say.metric(bare.why().lines().get(0).arithmetic()).startsWith("∫ A(z) dz over 14.0 mm = 46.7"));
         assertEquals(slab(DARK).why().lines().size(), 1, "nothing is cut off");
-        assertEquals(sheet(false, 60.0).why().lines().get(0).arithmetic(), "12; 28.0 % of the area is off-cuts");
-        String layer = slab(DARK).why().lines().get(0).arithmetic();
+        assertEquals(
+                Say.metric(sheet(false, 60.0).why().lines().get(0).arithmetic()), "12; 28.0 % of the area is off-cuts");
+        String layer = Say.metric(slab(DARK).why().lines().get(0).arithmetic());
         assertEquals(layer, "4.50 mL × 1.270 g/mL = 5.7 g");
     }
 

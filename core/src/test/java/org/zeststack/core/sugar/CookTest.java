@@ -16,6 +16,7 @@ import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.quantity.Zone;
 import org.zeststack.core.water.Boiling;
 import org.zeststack.core.water.Solution;
@@ -240,7 +241,8 @@ public class CookTest {
         Refusal dry = expectThrows(Refusal.class, () -> Cook.to(Masses.checkCaramel(), 160, 101.325));
         assertTrue(!dry.getMessage().contains("160"), "the water model refuses, not the bound: " + dry.getMessage());
         Refusal above = expectThrows(Refusal.class, () -> Cook.to(Masses.checkCaramel(), 160.1, 101.325));
-        assertEquals(above.getMessage(), "No water figure above 160 °C: sugar browns there and the models end.");
+        assertEquals(
+                Say.metric(above.getMessage()), "No water figure above 160 °C: sugar browns there and the models end.");
     }
 
     /** 2820 g with 744 g of water, of which this model leaves 186 g. */
@@ -248,11 +250,11 @@ public class CookTest {
     public void theArithmeticIsTold() {
         assertEquals(
                 Cook.to(Masses.checkCaramel(), 118, Atmosphere.pressureKpa(1600)).why().lines().stream()
-                        .map(l -> l.what() + ": " + l.arithmetic())
+                        .map(l -> Say.metric(l.what() + ": " + l.arithmetic()))
                         .toList(),
                 List.of(
                         "In the pot: 2820 g, of it 744 g water",
-                        "Water left at 118.0 °C, sea level: p_sat(T) · a_w = 101.325 kPa holds with 186 g water",
+                        "Water left at 118.0 °C, sea level: p_sat(T) · a_w = one atmosphere holds with 186 g water",
                         "Cooked mass: 2820 − (744 − 186) = 2262 g",
                         "The same water boils here: at 112.2 °C under 83.52 kPa",
                         "How sure: with sucrose by Norrish instead of Starzak and Peacock the moisture moves by 1.1 points"));

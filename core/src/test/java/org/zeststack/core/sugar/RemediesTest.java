@@ -12,6 +12,7 @@ import org.zeststack.core.Masses;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.sugar.Remedies.Remedy;
 
 public class RemediesTest {
@@ -25,11 +26,11 @@ public class RemediesTest {
     }
 
     private static String advice(Cook cook, double celsius, String when) {
-        return Remedies.of(cook, celsius).stream()
+        return Say.metric(Remedies.of(cook, celsius).stream()
                 .filter(r -> r.when().equals(when))
                 .findFirst()
                 .orElseThrow()
-                .advice();
+                .advice());
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.temper.TemperVerdict.Overrule;
 import org.zeststack.core.temper.TemperVerdict.Reading;
@@ -41,8 +42,8 @@ public class CoachTest {
     }
 
     private static String says(Method method, double[] before, double from, double kelvinPerMinute) {
-        return String.join(
-                " ", coach(method, readings(before, from, kelvinPerMinute)).says());
+        return Say.metric(String.join(
+                " ", coach(method, readings(before, from, kelvinPerMinute)).says()));
     }
 
     @Test
@@ -199,8 +200,8 @@ public class CoachTest {
             double from,
             double change,
             String told) {
-        String says = String.join(
-                " ", at(step, verdict, distance, every, from, change).says());
+        String says = Say.metric(String.join(
+                " ", at(step, verdict, distance, every, from, change).says()));
         assertTrue(told.isEmpty() ? says.isEmpty() : says.startsWith(told), what + ": " + says);
     }
 

@@ -13,6 +13,7 @@ import java.util.SplittableRandom;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.InvalidInput;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.temper.Setting.Where;
 
@@ -76,7 +77,7 @@ public class KeepingItTest {
                         kind);
             }
         }
-        assertEquals(Thickness.BENDS.celsius(DARK).inWords(), "24 to 27 °C");
+        assertEquals(Say.metric(Thickness.BENDS.celsius(DARK).inWords()), "24 to 27 °C");
     }
 
     /** Common practice, no source: 12 min at 12 °C on a line, shells 10 to 20 min in the refrigerator, about 5 in the freezer. */

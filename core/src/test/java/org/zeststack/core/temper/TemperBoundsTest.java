@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.temper.TemperVerdict.Step;
 
@@ -54,19 +55,25 @@ public class TemperBoundsTest {
 
     @Test
     public void eachMethodIsLedThroughItsOwnNumbers() {
-        assertEquals(after(Method.SEED, 40).next(), "Melt to 45 to 50 °C.");
-        assertEquals(after(Method.SEED, 45).next(), "Stir seed in, a handful at a time, down to 30 to 32 °C.");
-        assertEquals(after(Method.SLAB, 45).next(), "Cool to 27 to 28 °C, moving all of it.");
-        assertTrue(after(Method.PREPARED_SEED, 45).next().contains("33 to 34 °C"));
-        assertTrue(after(Method.PARTIAL, 25).next().contains("never over 32 °C"), "nobody melts its seed away");
-        assertEquals(after(Method.BATH, 45, 28).next(), "Warm gently to 30 to 32 °C.");
-        assertEquals(after(Method.BATH, 45, 28, 31).next(), "Dip a proof before you work with it.");
+        assertEquals(Say.metric(after(Method.SEED, 40).next()), "Melt to 45 to 50 °C.");
         assertEquals(
-                after(Method.BATH, 45, 26.9).reason(),
+                Say.metric(after(Method.SEED, 45).next()), "Stir seed in, a handful at a time, down to 30 to 32 °C.");
+        assertEquals(Say.metric(after(Method.SLAB, 45).next()), "Cool to 27 to 28 °C, moving all of it.");
+        assertTrue(Say.metric(after(Method.PREPARED_SEED, 45).next()).contains("33 to 34 °C"));
+        assertTrue(
+                Say.metric(after(Method.PARTIAL, 25).next()).contains("never over 32 °C"),
+                "nobody melts its seed away");
+        assertEquals(Say.metric(after(Method.BATH, 45, 28).next()), "Warm gently to 30 to 32 °C.");
+        assertEquals(Say.metric(after(Method.BATH, 45, 28, 31).next()), "Dip a proof before you work with it.");
+        assertEquals(
+                Say.metric(after(Method.BATH, 45, 26.9).reason()),
                 "26.9 °C true: below 27 °C it thickens with the wrong crystals too.");
-        assertEquals(after(Method.BATH, 45, 28, 30, 32.1).next(), "Stir, read again.");
-        assertEquals(after(Method.BATH, 45, 28, 30, 33, 33.8).next(), "Melt out to 45 to 50 °C and start again.");
-        assertTrue(after(Method.BATH, 45, 28, 30, 33, 33.9).next().contains("Above 33.8 °C no good crystal is left"));
+        assertEquals(Say.metric(after(Method.BATH, 45, 28, 30, 32.1).next()), "Stir, read again.");
+        assertEquals(
+                Say.metric(after(Method.BATH, 45, 28, 30, 33, 33.8).next()),
+                "Melt out to 45 to 50 °C and start again.");
+        assertTrue(Say.metric(after(Method.BATH, 45, 28, 30, 33, 33.9).next())
+                .contains("Above 33.8 °C no good crystal is left"));
     }
 
     /** Rooms of 18 to 22 °C are wanted; common practice, no source. */

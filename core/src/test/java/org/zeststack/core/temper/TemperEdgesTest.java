@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.quantity.Say;
 import org.zeststack.core.temper.TemperVerdict.Reading;
 import org.zeststack.core.temper.TemperVerdict.Scatter;
 import org.zeststack.core.temper.TemperVerdict.State;
@@ -30,7 +31,10 @@ public class TemperEdgesTest {
 
     @Test
     public void theWindowIsTheWindowOfTheCases() {
-        assertEquals(DARK.work().inWords() + ", " + DARK.meltOut().inWords(), "30 to 32 °C, 45 to 50 °C");
+        assertEquals(
+                Say.metric(DARK.work().inWords()) + ", "
+                        + Say.metric(DARK.meltOut().inWords()),
+                "30 to 32 °C, 45 to 50 °C");
     }
 
     @DataProvider

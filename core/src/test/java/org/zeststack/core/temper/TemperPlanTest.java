@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.quantity.Say;
 
 /** Plans of the methods; the courses are common practice, no source, the figures heat balances. */
 public class TemperPlanTest {
@@ -25,7 +26,7 @@ public class TemperPlanTest {
     }
 
     private static String words(TemperPlan plan) {
-        return plan.lines().stream().map(TemperPlan.Line::words).collect(Collectors.joining(" "));
+        return Say.metric(plan.lines().stream().map(TemperPlan.Line::words).collect(Collectors.joining(" ")));
     }
 
     @Test(dataProvider = "kinds")
@@ -98,14 +99,14 @@ public class TemperPlanTest {
         TemperPlan big = plan(Method.PARTIAL, "dark", 3000, Bowl.NONE);
         assertEquals(big.doses().burstSeconds(), 30, 0);
         assertTrue(
-                big.lines().get(0).why().contains("a burst brings about 1.5 K"),
+                Say.metric(big.lines().get(0).why()).contains("a burst brings about 1.5 K"),
                 big.lines().toString());
         // 100 g would be 12 K warmer after 8 s of it: at 80 W 165 J/K are 3 K warmer after 6.2 s
         TemperPlan small = plan(Method.PARTIAL, "dark", 100, Bowl.NONE);
         near(small.doses().burstSeconds(), 165 * 3 / 80.0, 1e-9, "at the lowest power");
         assertTrue(words(small).contains("bursts of 6 s at the lowest power"), words(small));
         assertTrue(
-                small.lines().get(0).why().contains("a burst brings about 3.0 K"),
+                Say.metric(small.lines().get(0).why()).contains("a burst brings about 3.0 K"),
                 small.lines().toString());
         // 8 s at half power are 3 K for 2000 / 3 J/K, 404.04 g
         assertTrue(words(plan(Method.PARTIAL, "dark", 405, Bowl.NONE)).contains("8 s at half power"));
@@ -118,12 +119,12 @@ public class TemperPlanTest {
         TemperWindow window = TemperWindow.of("dark");
         for (Method method : Method.values()) {
             String plan = words(plan(method, "dark", 900, Bowl.NONE));
-            String cooling = method.cooling(window);
+            String cooling = Say.metric(method.cooling(window));
             Matcher degrees = Pattern.compile("[0-9.]+ to [0-9.]+ °C").matcher(cooling);
             assertTrue(degrees.find(), cooling);
             assertEquals(plan.contains(degrees.group()), true, method + ": " + cooling + " / " + plan);
             assertEquals(plan.startsWith("Melt 900 g to"), method.rewarms(), plan);
-            assertEquals(plan.contains(window.meltOut().inWords()), method.meltsOut(), plan);
+            assertEquals(plan.contains(Say.metric(window.meltOut().inWords())), method.meltsOut(), plan);
         }
     }
 
@@ -160,7 +161,7 @@ public class TemperPlanTest {
         double seed = 2322 * 16.5 / (15.4 + 49.32 + 27.225);
         near(plan.seedGrams(), seed, 1e-9, "by hand");
         assertEquals(
-                plan.lines().get(1).why(),
+                Say.metric(plan.lines().get(1).why()),
                 "%.0f g × 1.65 and the bowl's 672 J/K give up 16.5 K; each gram of seed takes 1.40 × 11.0 + 137 × 0.36 = 65 J"
                         .formatted(1000 - seed));
     }
@@ -171,7 +172,7 @@ public class TemperPlanTest {
         TemperPlan plan = plan(Method.BATH, "dark", 1000, GLASS);
         near(plan.doses().iceGrams(), 1000 * (46.44 + 12.57) / (334 + 4.19 * 15), 1e-9, "by hand");
         assertTrue(
-                plan.lines().get(1).why().startsWith("46 kJ go into the bath"),
+                Say.metric(plan.lines().get(1).why()).startsWith("46 kJ go into the bath"),
                 plan.lines().toString());
     }
 
@@ -193,7 +194,7 @@ public class TemperPlanTest {
         assertEquals(Math.round(joules / (250 * seconds)), bursts, "250 W");
         assertEquals(plan.doses().burstWatts(), 250.0);
         assertTrue(
-                plan.lines().get(0).why().startsWith(told + " melt about 75 %"),
+                Say.metric(plan.lines().get(0).why()).startsWith(told + " melt about 75 %"),
                 plan.lines().toString());
     }
 
@@ -204,7 +205,7 @@ public class TemperPlanTest {
         near(plan.meltGrams(), 990, 1e-9, "couverture");
         assertTrue(words(plan).contains("Melt 990 g") && words(plan).contains("Stir in 10.0 g"), words(plan));
         assertTrue(
-                plan.lines().get(2).why().startsWith("1 % of the bowl"),
+                Say.metric(plan.lines().get(2).why()).startsWith("1 % of the bowl"),
                 plan.lines().toString());
     }
 }

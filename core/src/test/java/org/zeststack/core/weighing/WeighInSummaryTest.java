@@ -6,6 +6,7 @@ import static org.zeststack.core.Near.near;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.core.quantity.Say;
 
 public class WeighInSummaryTest {
 
@@ -30,7 +31,7 @@ public class WeighInSummaryTest {
 
     @Test(dataProvider = "advice")
     public void advisesForTheNextCavities(List<Double> grams, String expected) {
-        assertEquals(WeighInSummary.of(grams, WINDOW).advice(), expected);
+        assertEquals(Say.metric(WeighInSummary.of(grams, WINDOW).advice()), expected);
     }
 
     @Test

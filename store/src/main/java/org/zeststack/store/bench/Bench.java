@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.EntryBody;
 
 /** Writes down what happens at the bench. Nothing is ever changed or deleted. */
 public interface Bench {

@@ -24,8 +24,9 @@ import org.jooq.JSONB;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.EntryKind;
 import org.zeststack.core.component.Component;
-import org.zeststack.core.run.BenchEntry;
 import org.zeststack.store.json.StoredJson;
 import org.zeststack.store.live.Channel;
 
@@ -164,7 +165,7 @@ class JooqBench implements Bench {
                         r -> new BenchEntry(
                                 r.value2(),
                                 r.value3(),
-                                EntryKind.read(r.value4(), r.value5()),
+                                WrittenEntry.read(r.value4(), r.value5()),
                                 r.value6().toInstant(),
                                 r.value7(),
                                 r.value8(),

@@ -92,9 +92,10 @@ public interface Designs<T> {
     /** Who put it aside and when; empty where nobody did. */
     Optional<Stamp> archived(long id);
 
+    /** A draft; throws {@link org.zeststack.store.NewerRelease} if a newer release wrote it. */
     Optional<Saved<T>> draft(long id);
 
-    /** Some drafts by id, in one query. */
+    /** Some drafts by id, in one query, without those that a newer release wrote. */
     Map<Long, Saved<T>> drafts(Collection<Long> ids);
 
     /** Saves a draft; throws {@link org.zeststack.store.StaleEdit} if {@code lock} is not the current one. */
@@ -103,12 +104,16 @@ public interface Designs<T> {
     /** Keeps the draft as the next version and returns its number; the same lock rule holds. */
     int keepVersion(long id, int lock, String why, Stamp stamp);
 
+    /** A version; throws {@link org.zeststack.store.NewerRelease} if a newer release wrote it. */
     Optional<Version<T>> version(long id, int number);
 
     /** All versions of one design, newest first, without what stands in them. */
     List<Kept> versions(long id);
 
-    /** The version to be made of every design that has one and is not archived, in one query: the chosen one, else the newest. */
+    /**
+     * The version to be made of every design that has one and is not archived, in one query: the chosen one, else the newest. Without
+     * those that a newer release wrote.
+     */
     List<Version<T>> current();
 
     /** Those of them that a formula goes into, whichever version of it. */

@@ -23,7 +23,9 @@ import org.jooq.Field;
 import org.jooq.JSONB;
 import org.jooq.OrderField;
 import org.jooq.Record;
+import org.jooq.Table;
 import org.jooq.impl.DSL;
+import org.zeststack.store.NewerRelease;
 import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
@@ -233,7 +235,25 @@ class JooqDesigns<T> implements Designs<T> {
 
     @Override
     public Optional<Saved<T>> draft(long id) {
-        return drafts(DESIGN.ID.eq(id)).stream().findFirst();
+        Condition one = DESIGN.ID.eq(id);
+        return drafts(one).stream().findFirst().or(() -> {
+            newer(DESIGN_DRAFT.NAME, DESIGN_DRAFT, DESIGN_DRAFT.DESIGN, one);
+            return Optional.empty();
+        });
+    }
+
+    /** Whatever is there and was not read is a newer release's. */
+    private void newer(Field<String> name, Table<?> of, Field<Long> design, Condition which) {
+        db.select(name)
+                .from(of)
+                .join(DESIGN)
+                .on(DESIGN.ID.eq(design))
+                .where(which)
+                .and(DESIGN.KIND.eq(kind))
+                .fetchOptional(name)
+                .ifPresent(called -> {
+                    throw NewerRelease.design(called);
+                });
     }
 
     @Override
@@ -267,7 +287,8 @@ class JooqDesigns<T> implements Designs<T> {
     }
 
     private List<Saved<T>> drafts(Condition which) {
-        return db.select(
+        return db
+                .select(
                         DESIGN.ID,
                         DESIGN_DRAFT.NAME,
                         DESIGN_DRAFT.CONTENT,
@@ -279,12 +300,12 @@ class JooqDesigns<T> implements Designs<T> {
                 .on(DESIGN.ID.eq(DESIGN_DRAFT.DESIGN))
                 .where(which)
                 .and(DESIGN.KIND.eq(kind))
-                .fetch(r -> new Saved<>(
-                        r.value1(),
-                        r.value2(),
-                        StoredJson.read(r.value3(), type),
-                        r.value4(),
-                        stamp(r.value5(), r.value6())));
+                .fetch(r -> StoredJson.known(r.value3(), type)
+                        .map(draft ->
+                                new Saved<>(r.value1(), r.value2(), draft, r.value4(), stamp(r.value5(), r.value6()))))
+                .stream()
+                .flatMap(Optional::stream)
+                .toList();
     }
 
     @Override
@@ -351,8 +372,11 @@ class JooqDesigns<T> implements Designs<T> {
 
     @Override
     public Optional<Version<T>> version(long id, int number) {
-        return versions(DESIGN_VERSION.DESIGN.eq(id).and(DESIGN_VERSION.NUMBER.eq(number))).stream()
-                .findFirst();
+        Condition one = DESIGN_VERSION.DESIGN.eq(id).and(DESIGN_VERSION.NUMBER.eq(number));
+        return versions(one).stream().findFirst().or(() -> {
+            newer(DESIGN_VERSION.NAME, DESIGN_VERSION, DESIGN_VERSION.DESIGN, one);
+            return Optional.empty();
+        });
     }
 
     @Override
@@ -428,7 +452,8 @@ class JooqDesigns<T> implements Designs<T> {
     }
 
     private List<Version<T>> versions(Condition which) {
-        return db.select(
+        return db
+                .select(
                         DESIGN_VERSION.DESIGN,
                         DESIGN_VERSION.NUMBER,
                         DESIGN_VERSION.NAME,
@@ -442,17 +467,22 @@ class JooqDesigns<T> implements Designs<T> {
                 .where(DESIGN.KIND.eq(kind))
                 .and(which)
                 .orderBy(DESIGN_VERSION.NUMBER.desc(), DESIGN_VERSION.NAME)
-                .fetch(this::version);
+                .fetch(this::version)
+                .stream()
+                .flatMap(Optional::stream)
+                .toList();
     }
 
-    private Version<T> version(Record r) {
-        return new Version<>(
-                r.get(DESIGN_VERSION.DESIGN),
-                r.get(DESIGN_VERSION.NUMBER),
-                r.get(DESIGN_VERSION.NAME),
-                StoredJson.read(r.get(DESIGN_VERSION.CONTENT), type),
-                r.get(DESIGN_VERSION.WHY),
-                stamp(r.get(DESIGN_VERSION.MADE_BY), r.get(DESIGN_VERSION.MADE_AT)));
+    /** Empty where a newer release wrote it. */
+    private Optional<Version<T>> version(Record r) {
+        return StoredJson.known(r.get(DESIGN_VERSION.CONTENT), type)
+                .map(content -> new Version<>(
+                        r.get(DESIGN_VERSION.DESIGN),
+                        r.get(DESIGN_VERSION.NUMBER),
+                        r.get(DESIGN_VERSION.NAME),
+                        content,
+                        r.get(DESIGN_VERSION.WHY),
+                        stamp(r.get(DESIGN_VERSION.MADE_BY), r.get(DESIGN_VERSION.MADE_AT))));
     }
 
     private static Stamp stamp(String by, OffsetDateTime at) {

@@ -2,6 +2,7 @@ package org.zeststack.store.json;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Optional;
 import org.jooq.JSONB;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.cavity.Cavity;
@@ -13,6 +14,9 @@ import org.zeststack.core.cavity.SegmentRow;
 import org.zeststack.core.cavity.TaperedCavity;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -63,6 +67,15 @@ public final class StoredJson {
 
     public static <T> T read(JsonNode tree, Class<T> type) {
         return MAPPER.treeToValue(tree, type);
+    }
+
+    /** What was written, if this release knows every field, kind and choice in it; empty where a newer one wrote it. */
+    public static <T> Optional<T> known(JSONB json, Class<T> type) {
+        try {
+            return Optional.of(read(json, type));
+        } catch (UnrecognizedPropertyException | InvalidTypeIdException | InvalidFormatException newer) {
+            return Optional.empty();
+        }
     }
 
     public static <T> T read(JSONB json, Class<T> type) {

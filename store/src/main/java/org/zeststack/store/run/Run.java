@@ -4,8 +4,8 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
-import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.Allowances;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.sheet.NewerSheet;
 
 /**

@@ -6,8 +6,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.Allowances;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.Part;
 
 /** Keeps runs. */

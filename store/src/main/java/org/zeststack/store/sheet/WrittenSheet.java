@@ -1,15 +1,18 @@
 package org.zeststack.store.sheet;
 
 import org.jooq.JSONB;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.json.StoredJson;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Writes run sheets, and reads those of every release. */
 public final class WrittenSheet {
 
-    /** The form that is written today. From 4 on a sheet says all that it knows; what a form of before left out is in its reader. */
-    public static final int VERSION = 4;
+    /** The form that is written today. */
+    public static final int VERSION = 5;
+
+    /** From here on a sheet says all that it knows; what a form of before left out is in its reader. */
+    private static final int SAYS_ALL = 4;
 
     private static final String SAYS = "schemaVersion";
 
@@ -32,8 +35,11 @@ public final class WrittenSheet {
         if (version > VERSION) {
             throw new NewerSheet(version);
         }
-        if (version < VERSION) {
+        if (version < SAYS_ALL) {
             FormBefore4.complete(written);
+        }
+        if (version < VERSION) {
+            Form4.regroup(written);
         }
         return StoredJson.read(written, RunSheet.class);
     }

@@ -26,11 +26,21 @@ import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.EntryBody;
+import org.zeststack.core.bench.Note;
+import org.zeststack.core.bench.PieceOutcome;
+import org.zeststack.core.bench.Poured;
+import org.zeststack.core.bench.RingTurned;
+import org.zeststack.core.bench.RoomReading;
+import org.zeststack.core.bench.StepDone;
+import org.zeststack.core.bench.TakenOff;
+import org.zeststack.core.bench.Tally;
+import org.zeststack.core.bench.Undo;
+import org.zeststack.core.bench.WeighIn;
 import org.zeststack.core.component.Component;
-import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.Allowances;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.store.TestRun;
 import org.zeststack.store.bench.Bench.NewEntry;
@@ -72,7 +82,7 @@ public class JooqBenchTest {
     }
 
     private static EntryBody good(int pieces) {
-        return new EntryBody.Tally(EntryBody.Outcome.GOOD, pieces, "");
+        return new Tally(PieceOutcome.GOOD, pieces, "");
     }
 
     @Test
@@ -193,13 +203,13 @@ public class JooqBenchTest {
     @Test
     public void everyKindOfBodyComesBackAsItWas() {
         List<EntryBody> bodies = List.of(
-                new EntryBody.StepDone("cook:" + TestRun.CARAMEL, 440.5),
-                new EntryBody.StepDone("release", null),
-                new EntryBody.WeighIn("filling-1", 512.3, 40.1, 12),
-                new EntryBody.Tally(EntryBody.Outcome.REJECTED, 3, "leak"),
-                new EntryBody.Note("½ °C less — “next time”"),
-                new EntryBody.RoomReading(21.5),
-                new EntryBody.Undo());
+                new StepDone("cook:" + TestRun.CARAMEL, 440.5),
+                new StepDone("release", null),
+                new WeighIn("filling-1", 512.3, 40.1, 12),
+                new Tally(PieceOutcome.REJECTED, 3, "leak"),
+                new Note("½ °C less — “next time”"),
+                new RoomReading(21.5),
+                new Undo());
         for (int i = 0; i < bodies.size(); i++) {
             bench.append(run, entry(i, bodies.get(i), null), "Ada", NOW);
         }
@@ -217,7 +227,7 @@ public class JooqBenchTest {
 
     @Test
     public void correctingWhatIsNotThereIsRefused() {
-        assertEquals(bench.append(run, entry(2, new EntryBody.Undo(), UUID.randomUUID()), "Ada", NOW), Outcome.REFUSED);
+        assertEquals(bench.append(run, entry(2, new Undo(), UUID.randomUUID()), "Ada", NOW), Outcome.REFUSED);
         assertEquals(bench.append(999_999, entry(1, good(1), null), "Ada", NOW), Outcome.REFUSED);
         long planned = TestRuns.planned(db);
         assertEquals(
@@ -230,9 +240,9 @@ public class JooqBenchTest {
         bench.append(run, here, "Ada", NOW);
         long other = TestRuns.planned(db);
         assertTrue(runs.start(other, TestRun.sheet(), NOW));
-        assertEquals(bench.append(other, entry(2, new EntryBody.Undo(), here.key()), "Ada", NOW), Outcome.REFUSED);
+        assertEquals(bench.append(other, entry(2, new Undo(), here.key()), "Ada", NOW), Outcome.REFUSED);
         assertTrue(bench.entries(other).isEmpty());
-        assertEquals(bench.append(run, entry(2, new EntryBody.Undo(), here.key()), "Ada", NOW), Outcome.ACCEPTED);
+        assertEquals(bench.append(run, entry(2, new Undo(), here.key()), "Ada", NOW), Outcome.ACCEPTED);
     }
 
     @Test
@@ -317,11 +327,11 @@ public class JooqBenchTest {
 
     @Test
     public void whatHandsSaidOfPotsStandsUntilItIsTakenBack() {
-        bench.append(run, entry(1, new EntryBody.RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
-        bench.append(run, entry(2, new EntryBody.TakenOff(TestRun.CARAMEL), null), "Ada", NOW);
-        bench.append(run, entry(3, new EntryBody.RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
-        bench.append(run, entry(4, new EntryBody.Undo(), entry(3, good(1), null).key()), "Ada", NOW);
-        bench.append(run, entry(5, new EntryBody.Poured(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(1, new RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(2, new TakenOff(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(3, new RingTurned(TestRun.CARAMEL), null), "Ada", NOW);
+        bench.append(run, entry(4, new Undo(), entry(3, good(1), null).key()), "Ada", NOW);
+        bench.append(run, entry(5, new Poured(TestRun.CARAMEL), null), "Ada", NOW);
         List<Bench.PotSaid> said = bench.potsSaid(List.of(run)).get(run);
         assertEquals(
                 said.stream().map(Bench.PotSaid::what).toList(),

@@ -17,12 +17,12 @@ import org.flywaydb.core.api.configuration.FluentConfiguration;
 import org.jooq.DSLContext;
 import org.testng.annotations.Test;
 import org.zeststack.core.Recorded;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.ledger.MassFlow;
 import org.zeststack.core.ledger.RunAccount;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.TestBench;
@@ -107,9 +107,9 @@ public class ReleasedDataTest {
             List<BenchEntry> entries = bench.entries(run.id());
             told.append("%s, %d of %d pieces, %d steps%n"
                     .formatted(
-                            sheet.barName(),
-                            sheet.piecesWanted(),
-                            sheet.piecesToMake(),
+                            sheet.bar().name(),
+                            sheet.pieces().wanted(),
+                            sheet.pieces().toMake(),
                             sheet.steps().size()));
             TreeMap<String, Integer> written = new TreeMap<>();
             entries.forEach(e -> written.merge(e.body().getClass().getSimpleName(), 1, Integer::sum));
@@ -120,15 +120,15 @@ public class ReleasedDataTest {
                                     pot.key(),
                                     pot.name(),
                                     fixed(pot.rawGrams(), 1),
-                                    pot.ending(),
-                                    pot.stopReading() == null ? "none" : fixed(pot.stopReading(), 2))));
+                                    pot.finished().by(),
+                                    pot.cooked() ? fixed(pot.stop().reading(), 2) : "none")));
             sheet.couvertures()
                     .forEach(c -> told.append("  bowl %s %s g, %s; allergens %s%n"
                             .formatted(
                                     c.key(),
                                     fixed(c.meltGrams(), 1),
                                     c.window().map(w -> w.work().inWords()).orElse("not tempered"),
-                                    c.allergens())));
+                                    c.of().allergens().orElse(null))));
             sheet.laid()
                     .forEach(l -> told.append("  laid %s %s g%n"
                             .formatted(l.slug(), fixed(l.deposit().total(), 1))));

@@ -13,7 +13,7 @@ import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.Allowances;
+import org.zeststack.core.sheet.Allowances;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.store.TestRun;
 

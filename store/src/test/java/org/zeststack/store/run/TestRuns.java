@@ -11,7 +11,7 @@ import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.cavity.TaperedCavity;
-import org.zeststack.core.run.Allowances;
+import org.zeststack.core.sheet.Allowances;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.store.Stamp;

@@ -19,9 +19,9 @@ import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.web.bar.Assembling;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.workshop.MouldFields;
 import tools.jackson.databind.JsonNode;
 

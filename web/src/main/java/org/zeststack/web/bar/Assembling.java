@@ -9,9 +9,9 @@ import org.zeststack.core.bar.Body;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.Saved;
-import org.zeststack.web.form.FormInput;
 
 /** Assembles a bar from the same fields that its page has; for programs. */
 @Component

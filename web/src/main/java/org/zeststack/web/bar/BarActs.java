@@ -15,9 +15,9 @@ import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.BuildSteps;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 

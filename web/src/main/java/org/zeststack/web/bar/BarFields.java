@@ -1,6 +1,6 @@
 package org.zeststack.web.bar;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,10 +16,10 @@ import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.store.Saved;
 import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 import org.zeststack.web.shelf.Names;
 
 /**

@@ -2,6 +2,7 @@ package org.zeststack.web.bar;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -32,6 +33,7 @@ class BarList {
     /**
      * One bar.
      *
+     * @param bar its draft; null where a newer release wrote it
      * @param stack null where its draft cannot be computed
      * @param lastRun the newest run of it; null where there is none
      * @param good share of the pieces that came out good in the newest run that is closed; null where there is none
@@ -85,8 +87,9 @@ class BarList {
         Map<Long, RunResults.Result> how = results.of(closed.values());
         return listed.map(of -> {
             Runs.Brief over = closed.get(of.id());
-            Bar bar = drafts.get(of.id()).content();
-            BarWorkings.Picture picture = workings.picture(bar, moulds);
+            Bar bar =
+                    Optional.ofNullable(drafts.get(of.id())).map(Saved::content).orElse(null);
+            BarWorkings.Picture picture = bar == null ? BarWorkings.Picture.NONE : workings.picture(bar, moulds);
             return new Row(
                     of,
                     bar,

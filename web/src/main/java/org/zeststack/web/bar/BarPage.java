@@ -16,9 +16,9 @@ import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Trouble;
 
 /** What a bar's form comes to: the stack with its picture, or the faults beside their fields. */

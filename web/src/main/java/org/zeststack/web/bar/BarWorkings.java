@@ -29,6 +29,7 @@ import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Material;
 import org.zeststack.core.stack.Parts;
 import org.zeststack.core.workshop.Mould;
+import org.zeststack.store.NewerRelease;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.Lots;
@@ -76,6 +77,8 @@ public class BarWorkings {
      * @param worst the first call; null where there is none
      */
     record Picture(BarStack stack, SectionDrawing section, Call worst) {
+
+        static final Picture NONE = new Picture(null, null, null);
 
         private static Picture of(BarStack stack) {
             return new Picture(
@@ -197,7 +200,7 @@ public class BarWorkings {
         return pictures.computeIfAbsent(
                 new Drafted(bar, mould, own.bounds()), drafted -> stack(bar, m -> Optional.ofNullable(mould))
                         .map(Picture::of)
-                        .orElseGet(() -> new Picture(null, null, null)));
+                        .orElse(Picture.NONE));
     }
 
     /** A kept version computed with today's mould; empty where it cannot be. */
@@ -227,7 +230,7 @@ public class BarWorkings {
     private Optional<BarStack> stack(Bar bar, LongFunction<Optional<Saved<Mould>>> moulds) {
         try {
             return Optional.of(work(bar, mould(bar, moulds)).stack());
-        } catch (InvalidInput | Refusal cannot) {
+        } catch (InvalidInput | Refusal | NewerRelease cannot) {
             return Optional.empty();
         }
     }

@@ -1,6 +1,6 @@
 package org.zeststack.web.bar;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -13,7 +13,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.slab.Cutters;
 import org.zeststack.core.slab.SlabCut;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 
 /** Fields of what carries a bar's stack, {@code body.kind} and so on; lengths may be typed in mm, cm or inches. */
 final class BodyFields {

@@ -7,7 +7,7 @@ import org.zeststack.core.bar.Handling;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.bar.Technique;
 import org.zeststack.core.slab.SlabCut;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 
 /** How a layer is handled, as fields of its row: {@code layer.N.technique}, {@code layer.N.sheetLengthMm} and so on. */
 final class HandlingFields {

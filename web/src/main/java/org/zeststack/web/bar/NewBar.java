@@ -15,6 +15,7 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.stack.BarStack;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
@@ -22,7 +23,6 @@ import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.drawing.PlanDrawing;
 import org.zeststack.web.drawing.SectionDrawing;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 

@@ -26,13 +26,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.util.UriComponentsBuilder;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.GoingOn;
-import org.zeststack.core.run.ProofStanding;
-import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.run.RunSheet.BenchStep;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.GoingOn;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.PieceOutcome;
+import org.zeststack.core.bench.ProofStanding;
+import org.zeststack.core.bench.SecondReading;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.LayerTarget;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.StepKind;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.sugar.Stages;
 import org.zeststack.store.bench.Bench;
@@ -196,20 +201,20 @@ class BenchController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("state", state);
         model.addAttribute("step", chosen.orElse(null));
-        model.addAttribute("outcomes", EntryBody.Outcome.values());
+        model.addAttribute("outcomes", PieceOutcome.values());
         model.addAttribute("recent", recent(state));
-        model.addAttribute("section", SectionDrawing.of(sheet.section()));
+        model.addAttribute("section", SectionDrawing.of(sheet.bar().section()));
         chosen.ifPresent(s -> {
             model.addAttribute(
                     "batch",
                     sheet.pot(s.component())
                             .or(() -> sheet.formula(s.component()))
                             .orElse(null));
-            Optional<RunSheet.LayerTarget> layer = sheet.layer(s.layer());
+            Optional<LayerTarget> layer = sheet.layer(s.layer());
             model.addAttribute("layer", layer.orElse(null));
             model.addAttribute(
                     "strip",
-                    layer.map(l -> WeighInStrip.of(state.weighIns(l.key()), l.window()))
+                    layer.map(l -> WeighInStrip.of(state.pieces().weighIns(l.key()), l.window()))
                             .orElse(null));
             Optional<SeriesView> series = newest(run, sheet, state, s);
             model.addAttribute("series", series.orElse(null));
@@ -222,49 +227,45 @@ class BenchController {
                                     sheet,
                                     state,
                                     s.component().isEmpty()
-                                            ? layer.map(RunSheet.LayerTarget::component)
-                                                    .orElse("")
+                                            ? layer.map(LayerTarget::component).orElse("")
                                             : s.component())
                             .map(b -> TemperWork.of(
                                     sheet,
                                     b,
                                     state,
-                                    read(
-                                            s.kind() == RunSheet.StepKind.TEMPER
-                                                    ? series
-                                                    : newest(run, sheet, state, b.key())),
+                                    read(s.kind() == StepKind.TEMPER ? series : newest(run, sheet, state, b.key())),
                                     moment,
                                     own.bounds()))
                             .orElse(null));
             model.addAttribute("handling", BowlHandling.of(sheet, s));
-            model.addAttribute("roomAdvice", state.roomAdvice(own.bounds()).orElse(null));
+            model.addAttribute("roomAdvice", state.room().advice(own.bounds()).orElse(null));
             model.addAttribute("against", GoingOn.against(sheet, state, s).orElse(null));
         });
     }
 
     /** The bowl that is worked from: of several batches the last that something was written down of. */
-    private static Optional<RunSheet.InTemper> bowl(RunSheet sheet, BenchState state, String component) {
-        List<RunSheet.InTemper> bowls = sheet.bowls(component);
+    private static Optional<InTemper> bowl(RunSheet sheet, BenchState state, String component) {
+        List<InTemper> bowls = InTemper.all(sheet, component);
         return bowls.stream()
-                .filter(b -> !state.bowl(b.key()).isEmpty())
+                .filter(b -> !state.bowl(b.key()).entries().isEmpty())
                 .reduce((earlier, later) -> later)
                 .or(() -> bowls.stream().findFirst());
     }
 
     /** The batch that a step works on in its pots and bowl; empty where the step is another. */
     private Optional<PotWork> work(Runs.Brief run, RunSheet sheet, BenchState state, BenchStep step) {
-        Optional<RunSheet.FormulaBatch> whole = sheet.whole(step.component())
+        Optional<FormulaBatch> whole = sheet.whole(step.component())
                 .filter(b -> b.cooked() || b.byEye())
                 .filter(b -> sheet.program(b).contains(step));
         if (whole.isEmpty()) {
             return Optional.empty();
         }
         List<Bench.Series> series = bench.seriesOf(run.id());
-        PotWork.Pots followed = new PotWork.Pots() {
+        PotWork.Reads followed = new PotWork.Reads() {
             private final Map<String, Optional<FollowedPot>> once = new HashMap<>();
 
             @Override
-            public Optional<FollowedPot> of(RunSheet.FormulaBatch pot) {
+            public Optional<FollowedPot> of(FormulaBatch pot) {
                 return once.computeIfAbsent(pot.key(), key -> series.stream()
                         .filter(s -> s.component().equals(key))
                         .reduce((earlier, later) -> later)
@@ -272,7 +273,7 @@ class BenchController {
             }
 
             @Override
-            public Learned learned(RunSheet.FormulaBatch pot) {
+            public Learned learned(FormulaBatch pot) {
                 return of(pot).map(FollowedPot::learned).orElseGet(() -> lessons.of(pot));
             }
         };
@@ -282,7 +283,7 @@ class BenchController {
     /** What the page of a pot shows; empty for any other step, and where nothing is measured. */
     private Optional<CookDesk> desk(
             RunSheet sheet, BenchState state, BenchStep step, Optional<SeriesView> series, Stages.Naming naming) {
-        if (step.kind() != RunSheet.StepKind.COOK || !sheet.measured()) {
+        if (step.kind() != StepKind.COOK || !sheet.gauge().measured()) {
             return Optional.empty();
         }
         List<PotStrip> others = pots.running().stream()
@@ -304,10 +305,11 @@ class BenchController {
 
     /** The other thermometer that was held into this pot last, beside what the first one said then. */
     private Optional<CookDesk.Second> second(RunSheet sheet, BenchState state, Bench.Series series) {
-        return state.secondReading(series.component())
+        return state.pot(series.component())
+                .secondReading()
                 .filter(e -> !e.at().isBefore(series.startedAt()))
                 .flatMap(e -> views.pot(sheet, state, series).flatMap(pot -> {
-                    var other = (EntryBody.SecondReading) e.body();
+                    var other = (SecondReading) e.body();
                     OptionalDouble first = pot.trueCelsius(e.at());
                     return first.isEmpty()
                             ? Optional.empty()
@@ -329,7 +331,7 @@ class BenchController {
 
     /** The newest series of the step's component; earlier ones stand in the ledger. */
     private Optional<SeriesView> newest(Runs.Brief run, RunSheet sheet, BenchState state, BenchStep step) {
-        boolean read = step.kind() == RunSheet.StepKind.COOK || step.kind() == RunSheet.StepKind.TEMPER;
+        boolean read = step.kind() == StepKind.COOK || step.kind() == StepKind.TEMPER;
         return read ? newest(run, sheet, state, step.component()) : Optional.empty();
     }
 

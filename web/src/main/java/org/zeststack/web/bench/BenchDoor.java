@@ -20,27 +20,29 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.EntryBody;
+import org.zeststack.core.bench.EntryKind;
+import org.zeststack.core.bench.GoingOn;
+import org.zeststack.core.bench.Moments;
+import org.zeststack.core.bench.StepDone;
+import org.zeststack.core.bench.TypedEntry;
+import org.zeststack.core.bench.WeighingRules;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.GoingOn;
-import org.zeststack.core.run.Moments;
-import org.zeststack.core.run.Plausibility;
-import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.workshop.Thermometer;
-import org.zeststack.store.Saved;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.StepKind;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Devices;
-import org.zeststack.store.bench.EntryKind;
 import org.zeststack.store.bench.KeyTaken;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
@@ -185,9 +187,8 @@ class BenchDoor {
         FormInput form = FormInput.of(sent.fields() == null ? Map.of() : sent.fields());
         requireKey(form, sent.key(), sent.kind());
         Bounds bounds = own.bounds();
-        Optional<EntryBody> body = form.faulty()
-                ? Optional.empty()
-                : EntryForm.read(sent.kind(), form, sheet, others(sent.kind()), bounds);
+        Optional<EntryBody> body =
+                form.faulty() ? Optional.empty() : sent.kind().read(new TypedEntry(form, sheet, this::others, bounds));
         if (body.isEmpty()) {
             return Answer.faulty(form);
         }
@@ -204,9 +205,8 @@ class BenchDoor {
             return Answer.faulty(form);
         }
         Optional<Fault> asked = isSure(form) || sent.at() == null ? Optional.empty() : doubt(sent.at(), now, moments);
-        Optional<Fault> doubt = isSure(form)
-                ? Optional.empty()
-                : asked.or(() -> new Plausibility(sheet, state, bounds).doubt(body.get()));
+        Optional<Fault> doubt =
+                isSure(form) ? Optional.empty() : asked.or(() -> body.get().doubt(state, new WeighingRules(bounds)));
         if (doubt.isPresent()) {
             return Answer.asked(doubt.get());
         }
@@ -240,7 +240,7 @@ class BenchDoor {
 
     /** Whether something speaks against a step that is said to be done, and nobody says why it goes on. */
     private static boolean unexplained(EntryBody body, RunSheet sheet, BenchState state, FormInput form) {
-        if (body instanceof EntryBody.StepDone done && done.reason() == null) {
+        if (body instanceof StepDone done && done.reason() == null) {
             sheet.step(done.step())
                     .flatMap(step -> GoingOn.against(sheet, state, step))
                     .ifPresent(against -> form.add(Fault.of("reason", "", against + " Say why you go on.")));
@@ -252,15 +252,16 @@ class BenchDoor {
         return by != null && !by.equals(me.login());
     }
 
-    /** The workshop's thermometers, where one is named. */
-    private List<Saved<Thermometer>> others(EntryKind kind) {
-        return kind == EntryKind.SECOND ? workshop.thermometers() : List.of();
+    private List<TypedEntry.Other> others() {
+        return workshop.thermometers().stream()
+                .map(t -> new TypedEntry.Other(String.valueOf(t.id()), t.name(), t.content()))
+                .toList();
     }
 
     /** A pot whose step is done is not read any more. */
     private void endCook(long run, RunSheet sheet, EntryBody body, Instant now) {
-        Optional<RunSheet.BenchStep> cook = body instanceof EntryBody.StepDone done
-                ? sheet.step(done.step()).filter(s -> s.kind() == RunSheet.StepKind.COOK)
+        Optional<BenchStep> cook = body instanceof StepDone done
+                ? sheet.step(done.step()).filter(s -> s.kind() == StepKind.COOK)
                 : Optional.empty();
         cook.ifPresent(step -> bench.seriesOf(run).stream()
                 .filter(s -> s.component().equals(step.component()) && s.endedAt() == null)

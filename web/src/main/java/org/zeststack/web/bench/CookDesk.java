@@ -5,14 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.PotWeighed;
+import org.zeststack.core.bench.Pots;
+import org.zeststack.core.bench.ReadingRules;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.PotPlan;
-import org.zeststack.core.run.ReadingRules;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.PotPlan;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.sugar.Browning;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookProgress;
@@ -74,7 +76,7 @@ public record CookDesk(
 
     static CookDesk of(
             RunSheet sheet,
-            RunSheet.FormulaBatch batch,
+            FormulaBatch batch,
             BenchState state,
             Bounds bounds,
             Optional<SeriesView> series,
@@ -84,12 +86,13 @@ public record CookDesk(
             List<Saved<Thermometer>> thermometers,
             List<PotStrip> others) {
         Optional<FollowedPot> followed = series.flatMap(SeriesView::pot);
-        Cook cook = followed.map(FollowedPot::cook).orElseGet(() -> batch.planned(sheet.pressureKpa()));
+        Cook cook = followed.map(FollowedPot::cook)
+                .orElseGet(() -> Pots.planned(batch, sheet.gauge().pressureKpa()));
         Cook now = followed.map(FollowedPot::cookNow).orElse(cook);
         int poured = followed.map(FollowedPot::poured).orElse(0);
         PotPlan.Pour next = poured < batch.pours().size() ? batch.pours().get(poured) : null;
         Optional<CookProgress.State> pot = series.flatMap(SeriesView::cook);
-        Thermometer thermometer = sheet.thermometer();
+        Thermometer thermometer = sheet.gauge().thermometer();
         double here = cook.stopCelsiusHere();
         return new CookDesk(
                 cook,
@@ -98,9 +101,7 @@ public record CookDesk(
                 thermometer.stretched(here),
                 thermometer.kind() == Thermometer.Kind.INFRARED,
                 next,
-                state.potWeighed(batch.key())
-                        .map(EntryBody.PotWeighed::massGrams)
-                        .map(g -> WeighedPot.of(now, g)),
+                state.pot(batch.key()).weighed().map(PotWeighed::massGrams).map(g -> WeighedPot.of(now, g)),
                 pot.filter(CookProgress.State::modelled).map(CookProgress.State::waterGrams),
                 series.flatMap(SeriesView::lastReading).flatMap(r -> new Browning(bounds)
                         .of(thermometer.trueCelsius(r), due(next, cook, thermometer))),
@@ -113,7 +114,7 @@ public record CookDesk(
                 learned,
                 second,
                 thermometers.stream()
-                        .filter(t -> !t.name().equals(sheet.thermometerName()))
+                        .filter(t -> !t.name().equals(sheet.gauge().name()))
                         .toList(),
                 others,
                 new ReadingRules(bounds));
@@ -128,7 +129,7 @@ public record CookDesk(
     private static double due(PotPlan.Pour next, Cook cook, Thermometer thermometer) {
         return next == null
                 ? cook.stopCelsiusHere()
-                : next.reading() == null ? Double.MAX_VALUE : thermometer.trueCelsius(next.reading());
+                : next.at().map(at -> thermometer.trueCelsius(at.reading())).orElse(Double.MAX_VALUE);
     }
 
     /** Where the mass first boils here, °C. */
@@ -171,7 +172,12 @@ public record CookDesk(
 
     /** What the thermometer shows where the next thing is due: the next pour, else the stop; null where that pour ends by a look. */
     public Double dueReading(Thermometer thermometer) {
-        return pours == null ? Double.valueOf(takeOffReading(thermometer)) : pours.reading();
+        return pours == null ? Double.valueOf(takeOffReading(thermometer)) : pourReading();
+    }
+
+    /** What the thermometer shows at the next pour; null where there is none, or where it ends by a look. */
+    public Double pourReading() {
+        return pours == null ? null : pours.at().map(PotPlan.At::reading).orElse(null);
     }
 
     /** How high it rises. */

@@ -8,7 +8,8 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.store.bench.Bench;
@@ -40,12 +41,12 @@ public class CookLessons {
     }
 
     /** From the cooks of this formula that were over when this series began. */
-    Learned of(Bench.Series series, RunSheet.FormulaBatch batch) {
+    Learned of(Bench.Series series, FormulaBatch batch) {
         return of(batch.formula(), batch.inSecondPot(), series.id());
     }
 
     /** From the last cooks of what is in a pot. */
-    public Learned of(RunSheet.FormulaBatch batch) {
+    public Learned of(FormulaBatch batch) {
         return of(batch.formula(), batch.inSecondPot(), Long.MAX_VALUE);
     }
 
@@ -76,7 +77,7 @@ public class CookLessons {
             kept.put(
                     one.key(),
                     sheet.flatMap(s -> s.pot(one.component()))
-                            .filter(RunSheet.FormulaBatch::cooked)
+                            .filter(FormulaBatch::cooked)
                             .flatMap(batch -> {
                                 FollowedPot pot = new FollowedPot(one, sheet.get(), batch, Learned.NOTHING);
                                 List<Bench.PotSaid> ofIt = said.getOrDefault(one.run(), List.of()).stream()

@@ -6,7 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.Pots;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.sugar.Cook;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.CookProgress;
@@ -33,7 +35,7 @@ final class FollowedPot {
     private final Bench.Series series;
     private final RunSheet sheet;
     private final Learned learned;
-    private final RunSheet.FormulaBatch batch;
+    private final FormulaBatch batch;
     private final Cook cook;
     private final Thermometer thermometer;
     private final List<Seen> curve = new ArrayList<>();
@@ -52,18 +54,18 @@ final class FollowedPot {
      *
      * @param learned from earlier cooks of what is in it
      */
-    FollowedPot(Bench.Series series, RunSheet sheet, RunSheet.FormulaBatch batch, Learned learned) {
+    FollowedPot(Bench.Series series, RunSheet sheet, FormulaBatch batch, Learned learned) {
         this.series = series;
         this.sheet = sheet;
         this.learned = learned;
         this.batch = batch;
-        cook = batch.planned(sheet.pressureKpa());
-        thermometer = sheet.thermometer();
+        cook = Pots.planned(batch, sheet.gauge().pressureKpa());
+        thermometer = sheet.gauge().thermometer();
         begin();
     }
 
     private void begin() {
-        progress = batch.cook(sheet.pressureKpa(), learned.afterHeatKelvin());
+        progress = Pots.cook(batch, sheet.gauge().pressureKpa(), learned.afterHeatKelvin());
         curve.clear();
         deedsTaken = 0;
     }

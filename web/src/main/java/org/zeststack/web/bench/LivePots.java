@@ -4,8 +4,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.run.PotPlan;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.PotPlan;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.StepKind;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
@@ -41,21 +44,22 @@ class LivePots {
     private Optional<PotStrip> strip(FollowedPot pot) {
         RunSheet sheet = pot.sheet();
         return sheet.pot(pot.series().component()).flatMap(batch -> sheet.steps().stream()
-                .filter(s -> s.kind() == RunSheet.StepKind.COOK && s.component().equals(batch.key()))
+                .filter(s -> s.kind() == StepKind.COOK && s.component().equals(batch.key()))
                 .findFirst()
                 .map(step -> strip(pot, sheet, batch, step)));
     }
 
-    private static PotStrip strip(
-            FollowedPot pot, RunSheet sheet, RunSheet.FormulaBatch batch, RunSheet.BenchStep step) {
+    private static PotStrip strip(FollowedPot pot, RunSheet sheet, FormulaBatch batch, BenchStep step) {
         Optional<PotPlan.Pour> next = batch.pours().stream().skip(pot.poured()).findFirst();
-        Double due = next.isPresent() ? next.get().reading() : batch.stopReading();
+        double due = next.flatMap(PotPlan.Pour::at)
+                .map(PotPlan.At::reading)
+                .orElse(batch.stop().reading());
         return new PotStrip(
                 pot.series(),
-                sheet.barName(),
+                sheet.bar().name(),
                 batch.name(),
                 step.id(),
-                due == null ? batch.stopReading() : due,
+                due,
                 pot.lastReading(),
                 pot.state(),
                 pot.off().isPresent(),

@@ -7,12 +7,16 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.PotProgram;
+import org.zeststack.core.bench.Pots;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.Ending;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.PotPlan;
-import org.zeststack.core.run.PotProgram;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.PotPlan;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.StepKind;
 import org.zeststack.core.sugar.CookProgress;
 import org.zeststack.core.sugar.CookProgress.MinutesLeft;
 import org.zeststack.core.sugar.Learned;
@@ -28,7 +32,7 @@ import org.zeststack.core.sugar.Meeting.Who;
  * @param program its steps
  * @param meeting of its pots and whisk; empty where there is no whisk, or all is over
  */
-public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<Axis> meeting) {
+public record PotWork(FormulaBatch whole, PotProgram program, Optional<Axis> meeting) {
 
     /** Drawn of the axis on either side, px of its picture. */
     private static final double LEFT = 130;
@@ -45,7 +49,7 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
      * @param greatest late end of that
      */
     public record Row(
-            String name, RunSheet.BenchStep step, Stand stand, double from, double to, double least, double greatest) {}
+            String name, BenchStep step, Stand stand, double from, double to, double least, double greatest) {}
 
     /** A whole minute on the axis. */
     public record Mark(int minute, double x) {}
@@ -66,17 +70,31 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
             List<Mark> marks,
             double meets,
             double pours,
-            RunSheet.BenchStep whisk,
+            BenchStep whisk,
             boolean begun) {}
 
-    /** Pots of a batch as they are read. */
-    interface Pots {
-        Optional<FollowedPot> of(RunSheet.FormulaBatch pot);
-
-        Learned learned(RunSheet.FormulaBatch pot);
+    /** What is dried in its bowl once all is joined; null where nothing is. */
+    public PotPlan.Bowl bowl() {
+        return whole.cooking().plan().flatMap(PotPlan::bowl).orElse(null);
     }
 
-    static PotWork of(RunSheet sheet, RunSheet.FormulaBatch whole, BenchState state, Pots pots, Instant now) {
+    /**
+     * How moist what is in hand is where it weighs so much; null where it cannot weigh that.
+     *
+     * @param dried the bowl that it is dried in; null where it is in its pot
+     */
+    public Double moisture(PotPlan.Bowl dried, double grams) {
+        return (dried == null ? Pots.moisture(whole, grams) : Pots.moisture(dried, grams)).orElse(null);
+    }
+
+    /** Pots of a batch as they are read. */
+    interface Reads {
+        Optional<FollowedPot> of(FormulaBatch pot);
+
+        Learned learned(FormulaBatch pot);
+    }
+
+    static PotWork of(RunSheet sheet, FormulaBatch whole, BenchState state, Reads pots, Instant now) {
         Optional<FollowedPot> first = pots.of(whole);
         OptionalDouble celsius = first.flatMap(FollowedPot::state)
                 .map(s -> OptionalDouble.of(s.seaLevelCelsius()))
@@ -92,14 +110,14 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
     }
 
     private static Optional<Axis> axis(
-            RunSheet sheet, RunSheet.FormulaBatch whole, BenchState state, Pots pots, Instant now, double scale) {
-        List<RunSheet.BenchStep> steps = sheet.program(whole);
-        Optional<RunSheet.BenchStep> whisk =
+            RunSheet sheet, FormulaBatch whole, BenchState state, Reads pots, Instant now, double scale) {
+        List<BenchStep> steps = sheet.program(whole);
+        Optional<BenchStep> whisk =
                 steps.stream().filter(s -> s.how().does() == Act.WHISK).findFirst();
-        Optional<RunSheet.BenchStep> cook = cook(steps, whole);
+        Optional<BenchStep> cook = cook(steps, whole);
         if (whisk.isEmpty()
                 || cook.isEmpty()
-                || !sheet.measured()
+                || !sheet.gauge().measured()
                 || state.done(cook.get().id())) {
             return Optional.empty();
         }
@@ -110,14 +128,14 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
         return Optional.of(draw(meeting, whole, steps, whisk.get(), state));
     }
 
-    private static Optional<RunSheet.BenchStep> cook(List<RunSheet.BenchStep> steps, RunSheet.FormulaBatch pot) {
+    private static Optional<BenchStep> cook(List<BenchStep> steps, FormulaBatch pot) {
         return steps.stream()
-                .filter(s -> s.kind() == RunSheet.StepKind.COOK && s.component().equals(pot.key()))
+                .filter(s -> s.kind() == StepKind.COOK && s.component().equals(pot.key()))
                 .findFirst();
     }
 
     private static Track track(
-            Who who, RunSheet.FormulaBatch pot, RunSheet.BenchStep step, RunSheet sheet, BenchState state, Pots pots) {
+            Who who, FormulaBatch pot, BenchStep step, RunSheet sheet, BenchState state, Reads pots) {
         Optional<FollowedPot> followed = pots.of(pot);
         boolean there = followed.filter(f -> f.off().isPresent()
                         || f.state().filter(CookProgress.State::past).isPresent())
@@ -127,13 +145,13 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
                 : followed.isEmpty() ? Stand.NOT_BEGUN : there ? Stand.READY : Stand.GOING;
         Learned learned = pots.learned(pot);
         MinutesLeft left = followed.flatMap(FollowedPot::minutes)
-                .or(() ->
-                        pot.cook(sheet.pressureKpa(), learned.afterHeatKelvin()).minutes(learned))
+                .or(() -> Pots.cook(pot, sheet.gauge().pressureKpa(), learned.afterHeatKelvin())
+                        .minutes(learned))
                 .orElse(new MinutesLeft(0, 0, 0));
         return new Track(who, stand, left);
     }
 
-    private static Track beaten(RunSheet.BenchStep whisk, BenchState state, Instant now, double scale) {
+    private static Track beaten(BenchStep whisk, BenchState state, Instant now, double scale) {
         MinutesLeft takes = whisk.how().endings().stream()
                 .filter(e -> e.kind() == Ending.Kind.MINUTES)
                 .findFirst()
@@ -153,11 +171,7 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
     }
 
     private static Axis draw(
-            Meeting meeting,
-            RunSheet.FormulaBatch whole,
-            List<RunSheet.BenchStep> steps,
-            RunSheet.BenchStep whisk,
-            BenchState state) {
+            Meeting meeting, FormulaBatch whole, List<BenchStep> steps, BenchStep whisk, BenchState state) {
         double longest = meeting.tracks().stream()
                 .mapToDouble(t -> meeting.begins(t) + t.left().greatest())
                 .max()
@@ -200,16 +214,20 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
                 state.begun(whisk.id()).isPresent());
     }
 
-    private static String name(Who who, RunSheet.FormulaBatch whole) {
+    private static String name(Who who, FormulaBatch whole) {
         return switch (who) {
             case SYRUP -> "Syrup";
-            case SECOND -> String.join(", ", whole.pots().second().names());
+            case SECOND ->
+                whole.cooking()
+                        .plan()
+                        .flatMap(PotPlan::second)
+                        .map(s -> String.join(", ", s.names()))
+                        .orElse("");
             case WHISK -> "Whites";
         };
     }
 
-    private static RunSheet.BenchStep step(
-            Who who, RunSheet.FormulaBatch whole, List<RunSheet.BenchStep> steps, RunSheet.BenchStep whisk) {
+    private static BenchStep step(Who who, FormulaBatch whole, List<BenchStep> steps, BenchStep whisk) {
         return switch (who) {
             case SYRUP -> cook(steps, whole).orElseThrow();
             case SECOND -> cook(steps, whole.second().orElseThrow()).orElseThrow();
@@ -218,7 +236,7 @@ public record PotWork(RunSheet.FormulaBatch whole, PotProgram program, Optional<
     }
 
     /** What a step pours into the pot. */
-    public PotPlan.Pour pourOf(RunSheet.BenchStep step) {
+    public PotPlan.Pour pourOf(BenchStep step) {
         return whole.pours().stream()
                 .filter(p -> p.step().equals(step.id()))
                 .findFirst()

@@ -11,13 +11,13 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bench.Moments;
+import org.zeststack.core.bench.ReadingRules;
+import org.zeststack.core.bench.ReadingRules.Seen;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.Moments;
-import org.zeststack.core.run.ReadingRules;
-import org.zeststack.core.run.ReadingRules.Seen;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.rule.OwnBounds;
 

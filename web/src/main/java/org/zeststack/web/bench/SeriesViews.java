@@ -10,9 +10,11 @@ import java.util.function.LongFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.Overruled;
+import org.zeststack.core.bench.TemperPlanned;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.sugar.CookLesson;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.core.temper.Coach;
@@ -82,8 +84,8 @@ public class SeriesViews {
         }
         FollowedBowl followed = bowl(sheet, series);
         List<TemperVerdict.Reading> celsius = followed.readings();
-        Optional<RunSheet.InTemper> bowl = sheet.inTemper(series.component());
-        Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(series.component());
+        Optional<InTemper> bowl = InTemper.of(sheet, series.component());
+        Optional<TemperPlanned> planned = state.bowl(series.component()).planned();
         Optional<TemperVerdict.State> temper = celsius.isEmpty()
                 ? Optional.empty()
                 : bowl.flatMap(b -> planned.map(p -> TemperStream.of(
@@ -98,11 +100,11 @@ public class SeriesViews {
                 Optional.empty(),
                 Learned.NOTHING,
                 temper,
-                bowl.map(RunSheet.InTemper::window),
+                bowl.map(InTemper::window),
                 coach);
     }
 
-    private Coach.Looked looked(RunSheet.InTemper bowl, EntryBody.TemperPlanned planned) {
+    private Coach.Looked looked(InTemper bowl, TemperPlanned planned) {
         return new Coach.Looked(
                 bowl.window(),
                 planned.method(),
@@ -111,10 +113,9 @@ public class SeriesViews {
     }
 
     private static List<TemperVerdict.Overrule> overruled(Bench.Series series, BenchState state) {
-        return state.overruled(series.component()).stream()
+        return state.bowl(series.component()).overruled().stream()
                 .filter(e -> !e.at().isBefore(series.startedAt()))
-                .map(e ->
-                        new TemperVerdict.Overrule(series.ownSeconds(e.at()), ((EntryBody.Overruled) e.body()).step()))
+                .map(e -> new TemperVerdict.Overrule(series.ownSeconds(e.at()), ((Overruled) e.body()).step()))
                 .toList();
     }
 
@@ -122,7 +123,8 @@ public class SeriesViews {
     private FollowedBowl bowl(RunSheet sheet, Bench.Series series) {
         FollowedBowl bowl;
         synchronized (this) {
-            bowl = bowls.computeIfAbsent(series.key(), key -> new FollowedBowl(series, sheet.thermometer()));
+            bowl = bowls.computeIfAbsent(
+                    series.key(), key -> new FollowedBowl(series, sheet.gauge().thermometer()));
         }
         bowl.follow(bench);
         return bowl;
@@ -168,10 +170,16 @@ public class SeriesViews {
 
     private static List<Bench.PotSaid> said(BenchState state, String component) {
         return Stream.concat(
-                        said(component, Bench.Said.RING, state.ringTurned(component)),
+                        said(component, Bench.Said.RING, state.pot(component).ringTurned()),
                         Stream.concat(
-                                said(component, Bench.Said.POURED, state.poured(component)),
-                                said(component, Bench.Said.OFF, state.takenOff(component))))
+                                said(
+                                        component,
+                                        Bench.Said.POURED,
+                                        state.pot(component).poured()),
+                                said(
+                                        component,
+                                        Bench.Said.OFF,
+                                        state.pot(component).takenOff())))
                 .toList();
     }
 

@@ -12,11 +12,13 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.TemperPlanned;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.rehearse.BowlHand;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
@@ -70,12 +72,12 @@ class SimulatedDevices {
     /** A pot that does what hands say of it: what is poured is in it, and off the ring it is not heated. */
     private static final class PotSource implements Source {
         private final RunSheet sheet;
-        private final RunSheet.FormulaBatch batch;
+        private final FormulaBatch batch;
         private final Bench.Series series;
         private final SimulatedPot pot;
         private int heard;
 
-        private PotSource(RunSheet sheet, RunSheet.FormulaBatch batch, Bench.Series series, SimulatedPot pot) {
+        private PotSource(RunSheet sheet, FormulaBatch batch, Bench.Series series, SimulatedPot pot) {
             this.sheet = sheet;
             this.batch = batch;
             this.series = series;
@@ -178,7 +180,7 @@ class SimulatedDevices {
     /** The device shows what this run's thermometer would show, to 0.1 °C. */
     private Source build(Bench.Series series) {
         RunSheet sheet = runs.find(series.run()).orElseThrow().frozen();
-        Optional<RunSheet.FormulaBatch> batch = sheet.pot(series.component());
+        Optional<FormulaBatch> batch = sheet.pot(series.component());
         if (batch.isPresent()) {
             SimulatedPot pot = pot(sheet, batch.get(), Device.valueOf(series.simulation()), series.id());
             return new PotSource(sheet, batch.get(), series, pot);
@@ -189,22 +191,23 @@ class SimulatedDevices {
 
     /** A hand that follows the method that was chosen, of a bowl that nobody chose one for a usual one; too warm in the end if so said. */
     private BowlHand hand(RunSheet sheet, Bench.Series series) {
-        RunSheet.InTemper bowl = sheet.inTemper(series.component()).orElseThrow();
+        InTemper bowl = InTemper.of(sheet, series.component()).orElseThrow();
         TemperWindow window = bowl.window();
-        Optional<EntryBody.TemperPlanned> planned =
-                BenchState.of(sheet, bench.entries(series.run())).temperPlanned(series.component());
+        Optional<TemperPlanned> planned = BenchState.of(sheet, bench.entries(series.run()))
+                .bowl(series.component())
+                .planned();
         double end = Device.valueOf(series.simulation()) == Device.WARM_BOWL
                 ? window.work().greatest() + TOO_WARM_KELVIN
                 : (window.work().least() + window.work().greatest()) / 2;
-        double butter = bowl.cocoaButterFraction() == null ? USUAL_BUTTER : bowl.cocoaButterFraction();
+        double butter = bowl.cocoaButterFraction().orElse(USUAL_BUTTER);
         return new BowlHand(
-                planned.map(EntryBody.TemperPlanned::method).orElse(Method.BATH),
+                planned.map(TemperPlanned::method).orElse(Method.BATH),
                 new TemperPlan.Of(
                         window,
                         bowl.grams(),
                         butter,
-                        planned.map(EntryBody.TemperPlanned::emptyBowl).orElse(Bowl.NONE),
-                        planned.map(EntryBody.TemperPlanned::roomCelsius).orElse(USUAL_ROOM_CELSIUS),
+                        planned.map(TemperPlanned::emptyBowl).orElse(Bowl.NONE),
+                        planned.map(TemperPlanned::roomCelsius).orElse(USUAL_ROOM_CELSIUS),
                         true),
                 end,
                 series.id());
@@ -213,18 +216,19 @@ class SimulatedDevices {
     private static OptionalDouble shown(RunSheet sheet, OptionalDouble celsius) {
         return celsius.isEmpty()
                 ? celsius
-                : OptionalDouble.of(sheet.thermometer().readingAt(celsius.getAsDouble()));
+                : OptionalDouble.of(sheet.gauge().thermometer().readingAt(celsius.getAsDouble()));
     }
 
-    private static SimulatedPot pot(RunSheet sheet, RunSheet.FormulaBatch batch, Device device, long seed) {
+    private static SimulatedPot pot(RunSheet sheet, FormulaBatch batch, Device device, long seed) {
         Composition mass = batch.start();
-        SimulatedPot.Ring ring = SimulatedPot.Ring.usual(mass, sheet.pressureKpa());
+        SimulatedPot.Ring ring = SimulatedPot.Ring.usual(mass, sheet.gauge().pressureKpa());
         SimulatedPot steady = new SimulatedPot(mass, ring, device.probe(), List.of(), seed);
         if (device != Device.POT_TURNED) {
             return steady;
         }
         double second = 0;
-        while (second < LONGEST_SECONDS && steady.celsiusAt(second) < batch.stopCelsiusHere() - TURNED_BEFORE_KELVIN) {
+        while (second < LONGEST_SECONDS
+                && steady.celsiusAt(second) < batch.stop().here() - TURNED_BEFORE_KELVIN) {
             second++;
         }
         return new SimulatedPot(mass, ring, device.probe(), List.of(new SimulatedPot.Turned(second, TURNED_TO)), seed);

@@ -4,12 +4,15 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.BowlLeft;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.InTemper.Serves;
+import org.zeststack.core.bench.ProofStanding;
+import org.zeststack.core.bench.TemperPlanned;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.ProofStanding;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Feed;
 import org.zeststack.core.temper.Method;
@@ -30,10 +33,10 @@ import org.zeststack.core.temper.Thickness;
  * @param left what was on the scale last; empty where nothing was
  */
 public record TemperWork(
-        RunSheet.InTemper bowl,
+        InTemper bowl,
         String sets,
         boolean measured,
-        Optional<EntryBody.TemperPlanned> planned,
+        Optional<TemperPlanned> planned,
         Optional<TemperPlan> plan,
         Optional<ProofStanding> proof,
         Optional<Instant> waterAt,
@@ -49,8 +52,7 @@ public record TemperWork(
      * @param feed warm couverture that brings it up to the middle of its window; empty where it stands there or nobody read it
      * @param much that it is so much that the bowl is proved again; empty where it is not
      */
-    public record Left(
-            Instant at, EntryBody.BowlLeft weighed, List<RunSheet.Serves> serves, Optional<Feed> feed, String much) {
+    public record Left(Instant at, BowlLeft weighed, List<Serves> serves, Optional<Feed> feed, String much) {
 
         /** Where what is fed stands. */
         public double warmCelsius() {
@@ -59,53 +61,47 @@ public record TemperWork(
     }
 
     static TemperWork of(
-            RunSheet sheet,
-            RunSheet.InTemper bowl,
-            BenchState state,
-            ProofStanding.Read read,
-            Instant now,
-            Bounds bounds) {
-        Optional<EntryBody.TemperPlanned> planned = state.temperPlanned(bowl.key());
-        Optional<TemperPlan> plan = planned.filter(p -> bowl.cocoaButterFraction() != null)
+            RunSheet sheet, InTemper bowl, BenchState state, ProofStanding.Read read, Instant now, Bounds bounds) {
+        Optional<TemperPlanned> planned = state.bowl(bowl.key()).planned();
+        Optional<TemperPlan> plan = planned.filter(
+                        p -> bowl.cocoaButterFraction().isPresent())
                 .map(p -> TemperPlan.of(
                         p.method(),
                         new TemperPlan.Of(
                                 bowl.window(),
-                                state.gramsPlanned(bowl.key()).orElse(bowl.grams()),
-                                bowl.cocoaButterFraction(),
+                                state.bowl(bowl.key()).gramsPlanned().orElse(bowl.grams()),
+                                bowl.cocoaButterFraction().getAsDouble(),
                                 p.emptyBowl(),
                                 p.roomCelsius(),
-                                sheet.measured())));
+                                sheet.gauge().measured())));
         return new TemperWork(
                 bowl,
                 bowl.sets(bounds).words(),
-                sheet.measured(),
+                sheet.gauge().measured(),
                 planned,
                 plan,
                 ProofStanding.of(bowl, state, read, now, bounds),
-                state.waterIn(bowl.key()),
+                state.bowl(bowl.key()).waterIn(),
                 left(sheet, bowl, state, planned, bounds));
     }
 
     private static Optional<Left> left(
-            RunSheet sheet,
-            RunSheet.InTemper bowl,
-            BenchState state,
-            Optional<EntryBody.TemperPlanned> planned,
-            Bounds bounds) {
-        return state.left(bowl.key()).stream().reduce((earlier, later) -> later).map(e -> {
-            EntryBody.BowlLeft weighed = (EntryBody.BowlLeft) e.body();
-            Bowl in = planned.map(EntryBody.TemperPlanned::emptyBowl).orElse(Bowl.NONE);
-            Optional<Feed> feed = feed(bowl, in, weighed);
-            String much = feed.filter(f -> f.provesAgain(bounds))
-                    .map(f -> " That is more than %s: prove it again."
-                            .formatted(bounds.of("feed-share").greatestWords()))
-                    .orElse("");
-            return new Left(e.at(), weighed, sheet.serves(bowl, weighed.grams()), feed, much);
-        });
+            RunSheet sheet, InTemper bowl, BenchState state, Optional<TemperPlanned> planned, Bounds bounds) {
+        return state.bowl(bowl.key()).left().stream()
+                .reduce((earlier, later) -> later)
+                .map(e -> {
+                    BowlLeft weighed = (BowlLeft) e.body();
+                    Bowl in = planned.map(TemperPlanned::emptyBowl).orElse(Bowl.NONE);
+                    Optional<Feed> feed = feed(bowl, in, weighed);
+                    String much = feed.filter(f -> f.provesAgain(bounds))
+                            .map(f -> " That is more than %s: prove it again."
+                                    .formatted(bounds.of("feed-share").greatestWords()))
+                            .orElse("");
+                    return new Left(e.at(), weighed, bowl.serves(sheet, weighed.grams()), feed, much);
+                });
     }
 
-    private static Optional<Feed> feed(RunSheet.InTemper bowl, Bowl in, EntryBody.BowlLeft weighed) {
+    private static Optional<Feed> feed(InTemper bowl, Bowl in, BowlLeft weighed) {
         double middle = (bowl.window().work().least() + bowl.window().work().greatest()) / 2;
         if (weighed.celsius() == null || weighed.celsius() >= middle) {
             return Optional.empty();

@@ -1,6 +1,6 @@
 package org.zeststack.web.box;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -10,9 +10,9 @@ import java.util.Optional;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.box.Box;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.store.Saved;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 
 /** Fields of a box's form, to text and back. A bar is chosen as {@code ID-vN}. */
 final class BoxFields {

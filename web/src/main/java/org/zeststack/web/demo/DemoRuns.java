@@ -11,15 +11,24 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bench.EntryBody;
+import org.zeststack.core.bench.InTemper;
+import org.zeststack.core.bench.Note;
+import org.zeststack.core.bench.PieceOutcome;
+import org.zeststack.core.bench.Proof;
+import org.zeststack.core.bench.StepDone;
+import org.zeststack.core.bench.TakenOff;
+import org.zeststack.core.bench.Tally;
+import org.zeststack.core.bench.TemperPlanned;
+import org.zeststack.core.bench.WeighIn;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.rehearse.BowlHand;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.EntryBody.Outcome;
-import org.zeststack.core.run.RunSheet;
-import org.zeststack.core.run.RunSheet.BenchStep;
-import org.zeststack.core.run.RunSheet.StepKind;
+import org.zeststack.core.sheet.Allowances;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.StepKind;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
@@ -94,7 +103,7 @@ class DemoRuns {
                     .id();
             List<Bench.Reading> readings = new ArrayList<>();
             for (double second = 0; second <= seconds; second += 30) {
-                double reading = sheet.thermometer().readingAt(celsius.applyAsDouble(second));
+                double reading = sheet.gauge().thermometer().readingAt(celsius.applyAsDouble(second));
                 readings.add(new Bench.Reading(
                         key(), at.plusSeconds((long) second), (int) Math.round(reading * 10) * 100, false));
             }
@@ -107,11 +116,11 @@ class DemoRuns {
 
         /** Cooks until a distance from the stop; 0 cooks to it. */
         private void cook(BenchStep step, double shortOfStop) {
-            RunSheet.FormulaBatch batch = sheet.pot(step.component()).orElseThrow();
+            FormulaBatch batch = sheet.pot(step.component()).orElseThrow();
             var mass = batch.pot();
-            SimulatedPot pot = new SimulatedPot(mass, sheet.pressureKpa(), SimulatedPot.usualWatts(mass), run);
+            SimulatedPot pot = new SimulatedPot(mass, sheet.gauge().pressureKpa(), SimulatedPot.usualWatts(mass), run);
             double second = 0;
-            while (pot.celsiusAt(second) < batch.stopCelsiusHere() - shortOfStop) {
+            while (pot.celsiusAt(second) < batch.stop().here() - shortOfStop) {
                 second += 5;
             }
             if (shortOfStop == 0) {
@@ -125,7 +134,7 @@ class DemoRuns {
         private void takeOff(BenchStep step, Composition mass, double second) {
             SimulatedPot pot = new SimulatedPot(
                     mass,
-                    SimulatedPot.Ring.usual(mass, sheet.pressureKpa()),
+                    SimulatedPot.Ring.usual(mass, sheet.gauge().pressureKpa()),
                     SimulatedPot.Probe.GOOD,
                     List.of(new SimulatedPot.TakenOff(second)),
                     run);
@@ -136,25 +145,20 @@ class DemoRuns {
             bench.append(
                     run,
                     new Bench.NewEntry(
-                            key(),
-                            new EntryBody.TakenOff(step.component()),
-                            step.component(),
-                            "bench tablet",
-                            at,
-                            null),
+                            key(), new TakenOff(step.component()), step.component(), "bench tablet", at, null),
                     "Teo",
                     at);
             at = ended;
         }
 
         private void temper(BenchStep step, boolean tooWarm) {
-            write(new EntryBody.TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21, 48.0));
-            RunSheet.InTemper bowl = sheet.inTemper(step.component()).orElseThrow();
+            write(new TemperPlanned(step.component(), Method.SLAB, 900, Bowl.Material.STEEL, 21, 48.0));
+            InTemper bowl = InTemper.of(sheet, step.component()).orElseThrow();
             double top = bowl.window().work().greatest();
             TemperPlan.Of of = new TemperPlan.Of(
                     bowl.window(),
                     bowl.grams(),
-                    bowl.cocoaButterFraction(),
+                    bowl.cocoaButterFraction().orElseThrow(),
                     new Bowl(900, Bowl.Material.STEEL),
                     21,
                     true);
@@ -163,7 +167,7 @@ class DemoRuns {
             DoubleUnaryOperator reading = s -> hand.readingAt((int) s).orElseThrow();
             read(step, Bench.SeriesKind.TEMPER, reading, through + 5 * MINUTE, true);
             if (!tooWarm) {
-                write(new EntryBody.Proof(
+                write(new Proof(
                         step.component(),
                         4,
                         21.0,
@@ -181,7 +185,7 @@ class DemoRuns {
             for (int i = 0; i < 6; i++) {
                 double off = (random.nextDouble() + random.nextDouble() - 1) * 2 * spread;
                 double grams = Math.round(window.targetGrams() * (1 + off) * 10) / 10.0;
-                write(new EntryBody.WeighIn(layer, grams, 0, 1));
+                write(new WeighIn(layer, grams, 0, 1));
             }
         }
     }
@@ -192,7 +196,7 @@ class DemoRuns {
             work(hand, step, spread, lostOnce);
         }
         tally(hand, faulty);
-        hand.write(new EntryBody.Note(
+        hand.write(new Note(
                 lostOnce
                         ? "Milk bowl went over while filling the piping bags. Keep the lamp off."
                         : "Paste sets fast below 24 °C: fill warm bags only."));
@@ -213,7 +217,7 @@ class DemoRuns {
             hand.cook(step, 0);
         }
         if (hand.sheet.weighsAt(step)) {
-            RunSheet.FormulaBatch batch = hand.sheet.pot(step.component()).orElseThrow();
+            FormulaBatch batch = hand.sheet.pot(step.component()).orElseThrow();
             grams = (double) Math.round(batch.finishedGrams() * (1 - 0.012 * hand.random.nextDouble()));
         }
         if (step.kind() == StepKind.TEMPER) {
@@ -225,19 +229,19 @@ class DemoRuns {
         if (hand.sheet.layer(step.layer()).isPresent()) {
             hand.weighIn(step.layer(), spread);
         }
-        hand.write(new EntryBody.StepDone(step.id(), grams));
+        hand.write(new StepDone(step.id(), grams));
         hand.at = hand.at.plusSeconds(6 * MINUTE);
     }
 
     private static void tally(Hand hand, int faulty) {
-        int make = hand.sheet.piecesToMake();
+        int make = hand.sheet.pieces().toMake();
         int chipped = faulty / 3;
         int streaked = faulty / 4;
         int leaking = faulty - chipped - streaked;
-        hand.write(new EntryBody.Tally(Outcome.GOOD, make - faulty, ""));
-        hand.write(new EntryBody.Tally(Outcome.REWORKED, chipped, "chipped edge"));
-        hand.write(new EntryBody.Tally(Outcome.SECOND, streaked, "streaks"));
-        hand.write(new EntryBody.Tally(Outcome.REJECTED, leaking, "leak at the back"));
+        hand.write(new Tally(PieceOutcome.GOOD, make - faulty, ""));
+        hand.write(new Tally(PieceOutcome.REWORKED, chipped, "chipped edge"));
+        hand.write(new Tally(PieceOutcome.SECOND, streaked, "streaks"));
+        hand.write(new Tally(PieceOutcome.REJECTED, leaking, "leak at the back"));
     }
 
     /** The run under way: weighed out and on the flame, a few degrees short of the stop. */
@@ -248,7 +252,7 @@ class DemoRuns {
                 hand.cook(step, 4.5);
                 return;
             }
-            hand.write(new EntryBody.StepDone(step.id(), null));
+            hand.write(new StepDone(step.id(), null));
         }
     }
 }

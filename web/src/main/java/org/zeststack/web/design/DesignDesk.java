@@ -8,11 +8,11 @@ import java.util.OptionalLong;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 

@@ -1,6 +1,6 @@
 package org.zeststack.web.design;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -14,8 +14,8 @@ import org.zeststack.core.method.Act;
 import org.zeststack.core.method.Ending;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.web.page.Show;
 
 /** Fields of a method's steps, {@code step.N.action} and so on, to text and back. */

@@ -20,6 +20,7 @@ import org.thymeleaf.processor.element.AbstractElementTagProcessor;
 import org.thymeleaf.processor.element.IElementTagStructureHandler;
 import org.thymeleaf.standard.expression.StandardExpressions;
 import org.thymeleaf.templatemode.TemplateMode;
+import org.zeststack.core.typed.FormInput;
 
 /**
  * Fields of long forms: a page of a bar has hundreds, and each is worth one step of the template's engine, not a dozen. Names are put

@@ -14,6 +14,7 @@ import org.thymeleaf.model.IProcessableElementTag;
 import org.thymeleaf.processor.element.AbstractElementTagProcessor;
 import org.thymeleaf.processor.element.IElementTagStructureHandler;
 import org.thymeleaf.templatemode.TemplateMode;
+import org.zeststack.core.typed.FormInput;
 
 /**
  * A part of a form that is drawn once for what stands in it, and kept: {@code <zest:kept of="template :: fragment" given="n actUrl"/>}.

@@ -1,6 +1,6 @@
 package org.zeststack.web.formula;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,9 +21,9 @@ import org.zeststack.core.household.RecipeReader;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.AmountText;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 

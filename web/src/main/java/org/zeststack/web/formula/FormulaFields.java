@@ -1,6 +1,6 @@
 package org.zeststack.web.formula;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,10 +16,10 @@ import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.InvalidInput;
 import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.store.Saved;
 import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 
 /** Fields of a formula's form: {@code line.N.grams}, {@code step.N.action} and so on, to text and back. */
 final class FormulaFields {

@@ -3,12 +3,14 @@ package org.zeststack.web.formula;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Refusal;
+import org.zeststack.store.NewerRelease;
 import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
@@ -23,7 +25,7 @@ class FormulaList {
     /**
      * One formula.
      *
-     * @param draft what its draft says
+     * @param draft what its draft says; null where a newer release wrote it
      * @param usedIn names of the bars and formulas whose version to be made takes it, whichever version of it
      * @param last what came of it in the newest run that weighed it; null where none did
      * @param balance what it comes to; null where its draft cannot be reckoned
@@ -58,13 +60,15 @@ class FormulaList {
         Map<Long, RunResults.Result> how =
                 results.of(made.values().stream().flatMap(List::stream).toList());
         return listed.map(of -> {
-            Formula draft = drafts.get(of.id()).content();
+            Formula draft =
+                    Optional.ofNullable(drafts.get(of.id())).map(Saved::content).orElse(null);
             RunResults.Batch last = made.getOrDefault(of.id(), List.of()).stream()
                     .map(run -> how.get(run.id()).batches().get(of.id()))
                     .filter(Objects::nonNull)
                     .findFirst()
                     .orElse(null);
-            return new Row(of, draft, users.getOrDefault(of.id(), List.of()), last, balance(of, draft));
+            return new Row(
+                    of, draft, users.getOrDefault(of.id(), List.of()), last, draft == null ? null : balance(of, draft));
         });
     }
 
@@ -72,7 +76,7 @@ class FormulaList {
         try {
             IngredientTable table = shelf.needs(of.id(), of.name(), draft).table();
             return FormulaBalance.of(draft, table, Atmosphere.SEA_LEVEL_KPA);
-        } catch (IllegalArgumentException | Refusal cannot) {
+        } catch (IllegalArgumentException | Refusal | NewerRelease cannot) {
             return null;
         }
     }

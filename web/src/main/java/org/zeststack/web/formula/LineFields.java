@@ -1,6 +1,6 @@
 package org.zeststack.web.formula;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -19,7 +19,7 @@ import org.zeststack.core.household.Recipe;
 import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.web.shelf.Names;
 import org.zeststack.web.shelf.Shelf;
 

@@ -4,19 +4,20 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.bench.Cup;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLink;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.store.Part;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 import org.zeststack.web.result.EyeCooks;
 import org.zeststack.web.result.RunResults;
 
@@ -79,9 +80,9 @@ class RunsMade {
         for (Run run : made) {
             var cup = BenchState.of(run.frozen(), entries.getOrDefault(run.id(), List.of())).entries().stream()
                     .map(BenchEntry::body)
-                    .filter(b -> b instanceof EntryBody.Cup c
-                            && RunSheet.FormulaBatch.wholeKey(c.component()).equals(key))
-                    .map(EntryBody.Cup.class::cast)
+                    .filter(b -> b instanceof Cup c
+                            && FormulaBatch.wholeKey(c.component()).equals(key))
+                    .map(Cup.class::cast)
                     .reduce((earlier, later) -> later);
             if (cup.isPresent()) {
                 return new Air(
@@ -115,11 +116,12 @@ class RunsMade {
         for (Run run : made) {
             RunSheet sheet = run.frozen();
             BenchState state = BenchState.of(sheet, entries.getOrDefault(run.id(), List.of()));
-            double factor = sheet.formula(key).orElseThrow().factor();
+            double factor = sheet.formula(key).orElseThrow().out().factor();
             for (int row : rows) {
                 String slug = form.text("line." + row + ".slug");
                 boolean told = offers.stream().anyMatch(o -> o.row == row);
-                state.actualGrams(key, slug)
+                state.yields()
+                        .actualGrams(key, slug)
                         .filter(g -> !told)
                         .ifPresent(g -> offers.add(new Offer(
                                 row,

@@ -21,13 +21,13 @@ import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bar.BarWorkings;
-import org.zeststack.web.form.FormInput;
 
 /** Scales a formula by what the form asks for. */
 @Component

@@ -1,6 +1,6 @@
 package org.zeststack.web.ingredient;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.text.Normalizer;
 import java.util.ArrayList;
@@ -22,7 +22,7 @@ import org.zeststack.core.quantity.AmountText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.temper.TemperWindow;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 
 /** Fields of an ingredient's form: to text and back. */
 final class IngredientFields {

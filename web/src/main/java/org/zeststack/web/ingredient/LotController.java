@@ -30,12 +30,13 @@ import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.quantity.Refusal;
 import org.zeststack.core.sugar.Cook;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.store.NewerRelease;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
@@ -248,7 +249,7 @@ class LotController {
                         shelf.needs(named.id(), named.name(), named.formula()).table();
                 candidates.add(
                         new Cupboard.Candidate(named, table, FormulaBalance.of(named.formula(), table, pressure)));
-            } catch (InvalidInput | Refusal e) {
+            } catch (InvalidInput | Refusal | NewerRelease e) {
                 unclear.add(named.name() + ": " + e.getMessage());
             }
         }

@@ -1,6 +1,6 @@
 package org.zeststack.web.ingredient;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Lot;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.web.page.Show;
 
 /** Fields of a lot's form: to text and back. */

@@ -23,7 +23,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
-import org.zeststack.store.sheet.NewerSheet;
+import org.zeststack.store.NewerRelease;
 import tools.jackson.core.JacksonException;
 
 /** Requests that cannot be meant: each is answered with a sentence about what is wrong, and nothing of how the program is made. */
@@ -123,7 +123,7 @@ class Mistakes {
     }
 
     @ExceptionHandler
-    void newer(NewerSheet e, HttpServletResponse response) throws IOException {
+    void newer(NewerRelease e, HttpServletResponse response) throws IOException {
         tell(response, HttpStatus.CONFLICT, e.getMessage());
     }
 

@@ -7,9 +7,12 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.zeststack.core.bench.StepEnd;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.quantity.Numbers;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.weighing.FillWindow;
 import org.zeststack.web.security.Passwords;
 
@@ -43,6 +46,11 @@ public final class Show {
             }
         }
         return shown;
+    }
+
+    /** Words of a step with every reading in them as the run's thermometer shows it at this place. */
+    public String asRead(RunSheet sheet, BenchStep step, String words) {
+        return StepEnd.asRead(sheet, step, words);
     }
 
     /** Grams to the resolution of the scale that weighs them: 0.1 g below 100 g, 1 g above. */

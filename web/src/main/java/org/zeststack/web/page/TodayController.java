@@ -4,9 +4,9 @@ import java.util.List;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.formula.Formula;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
@@ -40,7 +40,7 @@ class TodayController {
     private Now now(Run run) {
         RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, bench.entries(run.id()));
-        return new Now(run, sheet, state, SectionDrawing.of(sheet.section()));
+        return new Now(run, sheet, state, SectionDrawing.of(sheet.bar().section()));
     }
 
     @GetMapping("/")

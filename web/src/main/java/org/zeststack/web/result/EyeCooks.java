@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.formula.Finish;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.quantity.Range;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.sugar.Moistures;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
@@ -69,7 +69,7 @@ public class EyeCooks {
         return sheet.formulas().stream()
                 .filter(b -> b.formula() == formula && b.byEye())
                 .findFirst()
-                .flatMap(state::moisture);
+                .flatMap(b -> state.yields().moisture(b));
     }
 
     /** The formula as it is reckoned with by what came of it before. */

@@ -7,10 +7,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.ledger.PieceCount;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.BenchStep;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
@@ -87,15 +89,16 @@ public class RunResults {
         RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, entries);
         Map<Long, Batch> batches = new HashMap<>();
-        for (RunSheet.FormulaBatch batch : sheet.formulas()) {
-            state.finishedGrams(batch.key())
+        for (FormulaBatch batch : sheet.formulas()) {
+            state.yields()
+                    .finishedGrams(batch.key())
                     .ifPresent(grams ->
                             batches.putIfAbsent(batch.formula(), new Batch(run.id(), grams, batch.finishedGrams())));
         }
         return new Result(
                 0,
                 PieceCount.of(sheet, state),
-                state.next().map(RunSheet.BenchStep::title).orElse("Close the run"),
+                state.next().map(BenchStep::title).orElse("Close the run"),
                 state.notes(),
                 Map.copyOf(batches));
     }

@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.zeststack.core.quantity.Range;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 
 /** A bound's figures as a form has them: shares in per cent. */
 final class BoundFields {

@@ -8,7 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.RunSheet;
+import org.zeststack.core.sheet.WeighingLine;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.run.Run;
@@ -31,15 +32,15 @@ class LotsOfRun {
      *
      * @param chosen the lot taken; null where none is
      */
-    record Choice(RunSheet.WeighingLine line, List<Lots.Kept> lots, Long chosen) {}
+    record Choice(WeighingLine line, List<Lots.Kept> lots, Long chosen) {}
 
     /** Lines of the weighing list that there are lots of. */
     List<Choice> choices(Run run, RunSheet sheet) {
         List<Lots.Kept> all = lots.of(
-                sheet.weighing().stream().map(RunSheet.WeighingLine::ingredient).toList(),
+                sheet.weighing().stream().map(WeighingLine::ingredient).toList(),
                 run.lots().values());
         List<Choice> choices = new ArrayList<>();
-        for (RunSheet.WeighingLine line : sheet.weighing()) {
+        for (WeighingLine line : sheet.weighing()) {
             Long chosen = run.lots().get(line.ingredient());
             List<Lots.Kept> of = all.stream()
                     .filter(k -> k.ingredient().equals(line.ingredient()))
@@ -68,7 +69,7 @@ class LotsOfRun {
     /** Writes down what a closed run used of its lots; a run used twice counts once. */
     void use(Run run, SignedIn me) {
         RunSheet sheet = run.frozen();
-        for (RunSheet.WeighingLine line : sheet.weighing()) {
+        for (WeighingLine line : sheet.weighing()) {
             Long lot = run.lots().get(line.ingredient());
             if (lot != null) {
                 UUID key = UUID.nameUUIDFromBytes(

@@ -20,14 +20,17 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.core.bar.Bar;
+import org.zeststack.core.bench.EntryBody;
+import org.zeststack.core.bench.GoingOn;
+import org.zeststack.core.bench.Note;
 import org.zeststack.core.formula.YieldUnknown;
+import org.zeststack.core.plan.RunOrder;
 import org.zeststack.core.quantity.Fault;
-import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.GoingOn;
-import org.zeststack.core.run.RunOrder;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.Allowances;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.sugar.Learned;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.Part;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Devices;
@@ -39,7 +42,6 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.bench.CookLessons;
 import org.zeststack.web.design.Titles;
 import org.zeststack.web.drawing.SectionDrawing;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
@@ -151,8 +153,8 @@ class RunController {
     /** What earlier cooks of the sheet's formulas teach, by key. */
     private Map<String, Learned> learned(RunSheet sheet) {
         return sheet.formulas().stream()
-                .filter(RunSheet.FormulaBatch::cooked)
-                .collect(Collectors.toMap(RunSheet.FormulaBatch::key, lessons::of));
+                .filter(FormulaBatch::cooked)
+                .collect(Collectors.toMap(FormulaBatch::key, lessons::of));
     }
 
     @PostMapping("/runs")
@@ -237,7 +239,7 @@ class RunController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("goingOn", run.status() == Run.Status.PLANNED ? GoingOn.against(sheet) : List.of());
         model.addAttribute("learned", learned(sheet));
-        model.addAttribute("across", SectionDrawing.of(sheet.section()));
+        model.addAttribute("across", SectionDrawing.of(sheet.bar().section()));
         model.addAttribute("lotChoices", lotsOfRun.choices(run, sheet));
         model.addAttribute("variants", sheets.variants(run));
         model.addAttribute(
@@ -290,7 +292,7 @@ class RunController {
         transaction.executeWithoutResult(tx -> {
             if (runs.start(id, sheet, clock.instant()) && !against.isEmpty()) {
                 String all = "Made all the same, because %s (%s)".formatted(reason, String.join(" ", against));
-                var note = new EntryBody.Note(all.substring(0, Math.min(all.length(), EntryBody.LONGEST_TEXT)));
+                var note = new Note(all.substring(0, Math.min(all.length(), EntryBody.LONGEST_TEXT)));
                 bench.append(
                         id,
                         new Bench.NewEntry(UUID.randomUUID(), note, "", "", null, null),

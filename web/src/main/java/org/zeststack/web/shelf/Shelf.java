@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
@@ -95,14 +96,14 @@ public class Shelf {
         return new NamedFormula(version.design(), version.name(), version.number(), version.content());
     }
 
-    /** Every formula's version to be made, by name. */
+    /** Every formula's version to be made, by name, without those that a newer release wrote. */
     public List<NamedFormula> current() {
         List<FormulaLink> made = made();
         Map<FormulaLink, NamedFormula> versions = versions();
         if (!versions.keySet().containsAll(made)) {
             formulas.current().forEach(v -> versions.put(new FormulaLink(v.design(), v.number()), named(v)));
         }
-        return made.stream().map(this::version).flatMap(Optional::stream).toList();
+        return made.stream().map(versions::get).filter(Objects::nonNull).toList();
     }
 
     /** Which version of every formula is to be made. */

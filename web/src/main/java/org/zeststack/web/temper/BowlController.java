@@ -36,10 +36,10 @@ import org.zeststack.core.temper.TemperPlan;
 import org.zeststack.core.temper.TemperWindow;
 import org.zeststack.core.temper.Thickness;
 import org.zeststack.core.temper.Untempered;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.web.bench.LoggerLines;
 import org.zeststack.web.bench.ReadingDoor;
-import org.zeststack.web.form.FormInput;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.temper.Couvertures.Couverture;
 

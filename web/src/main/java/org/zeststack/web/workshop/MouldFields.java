@@ -1,6 +1,6 @@
 package org.zeststack.web.workshop;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -13,8 +13,8 @@ import org.zeststack.core.cavity.HalfEllipsoid;
 import org.zeststack.core.cavity.SegmentRow;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Mould;
-import org.zeststack.web.form.FormInput;
 
 /** Fields of a mould, to text and back: the dimensions that its shape has, and how many cavities it has. */
 public final class MouldFields {

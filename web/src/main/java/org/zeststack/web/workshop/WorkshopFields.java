@@ -1,6 +1,6 @@
 package org.zeststack.web.workshop;
 
-import static org.zeststack.web.form.FormInput.shown;
+import static org.zeststack.core.typed.FormInput.shown;
 
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
@@ -9,13 +9,13 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Line;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.core.workshop.Place;
 import org.zeststack.core.workshop.Thermometer;
 import org.zeststack.core.workshop.Vessel;
 import org.zeststack.store.Saved;
-import org.zeststack.web.form.FormInput;
 
 /** Fields of the workshop's forms: to text and back. */
 final class WorkshopFields {

@@ -24,10 +24,10 @@ import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.BuildSteps;
 import org.zeststack.core.stack.StackLayer;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.web.WithDemo;
 import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 
 /** A bar's form without a browser: what is typed, read, acted on and drawn. */
 public class BarFormTest extends WithDemo {

@@ -11,7 +11,8 @@ import java.util.UUID;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.sugar.Learned;
 import org.zeststack.store.bench.Bench;
@@ -26,7 +27,7 @@ public class FollowedPotTest {
     private TestApp app;
     private Bench bench;
     private RunSheet sheet;
-    private RunSheet.FormulaBatch batch;
+    private FormulaBatch batch;
     private Bench.Series series;
     private final List<Bench.Reading> readings = new ArrayList<>();
 
@@ -39,9 +40,11 @@ public class FollowedPotTest {
         Instant started = Instant.now().minusSeconds(3600);
         series = bench.startSeries(4, COMPONENT, UUID.randomUUID(), Bench.SeriesKind.COOK, "", 1, started)
                 .orElseThrow();
-        SimulatedPot pot = new SimulatedPot(batch.pot(), sheet.pressureKpa(), SimulatedPot.usualWatts(batch.pot()), 3);
+        SimulatedPot pot =
+                new SimulatedPot(batch.pot(), sheet.gauge().pressureKpa(), SimulatedPot.usualWatts(batch.pot()), 3);
         for (int second = 0; second < 720; second += 5) {
-            double shown = sheet.thermometer().readingAt(pot.readingAt(second).getAsDouble());
+            double shown =
+                    sheet.gauge().thermometer().readingAt(pot.readingAt(second).getAsDouble());
             readings.add(new Bench.Reading(
                     UUID.randomUUID(), started.plusSeconds(second), (int) Math.round(shown * 10) * 100, false));
         }
@@ -64,7 +67,12 @@ public class FollowedPotTest {
     }
 
     @Test
-    public void lateReadingsAndTurnsAreTakenWhereTheyBelong() {
+    public void aPotIsFollowedByManyEyes() {
+        lateReadingsAndTurnsAreTakenWhereTheyBelong();
+        twoWhoLookAtOnceTakeNothingTwice();
+    }
+
+    private void lateReadingsAndTurnsAreTakenWhereTheyBelong() {
         FollowedPot step = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         Bench.Reading late = readings.get(100);
         for (int i = 0; i < readings.size(); i++) {
@@ -97,8 +105,7 @@ public class FollowedPotTest {
         assertEquals(step.state(), whole.state(), "it was taken back");
     }
 
-    @Test(dependsOnMethods = "lateReadingsAndTurnsAreTakenWhereTheyBelong")
-    public void twoWhoLookAtOnceTakeNothingTwice() {
+    private void twoWhoLookAtOnceTakeNothingTwice() {
         FollowedPot pot = new FollowedPot(series, sheet, batch, Learned.NOTHING);
         Bench.Fresh all = bench.readingsAfter(series.id(), 0);
         pot.follow(bench, all, 0, List.of());

@@ -16,8 +16,8 @@ import java.util.UUID;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.BenchEntry;
-import org.zeststack.core.run.EntryBody;
+import org.zeststack.core.bench.BenchEntry;
+import org.zeststack.core.bench.WeighIn;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.web.WithDemo;
 
@@ -36,7 +36,7 @@ public class BenchPageTest extends WithDemo {
     private long weighIns() {
         return bench.entries(4).stream()
                 .map(BenchEntry::body)
-                .filter(EntryBody.WeighIn.class::isInstance)
+                .filter(WeighIn.class::isInstance)
                 .count();
     }
 

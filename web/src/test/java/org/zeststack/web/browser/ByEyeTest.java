@@ -24,7 +24,8 @@ import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Runs;
@@ -116,7 +117,7 @@ public class ByEyeTest extends WithDemo {
         page.click("button:has-text('Start')");
         page.waitForURL("**/bench/*");
         RunSheet sheet = app.bean(Runs.class).find(run).orElseThrow().sheet().orElseThrow();
-        RunSheet.FormulaBatch batch = sheet.formulas().get(0);
+        FormulaBatch batch = sheet.formulas().get(0);
         page.navigate("/bench/" + run + "?step=cook:" + batch.key());
         assertThat(page.locator("[data-out=gone]")).hasText("—");
         page.click("button:text-is('Start the clock')");
@@ -163,7 +164,7 @@ public class ByEyeTest extends WithDemo {
         page.click("button:has-text('Start')");
         page.waitForURL("**/bench/*");
         RunSheet sheet = app.bean(Runs.class).find(run).orElseThrow().sheet().orElseThrow();
-        RunSheet.FormulaBatch whole = sheet.formulas().get(0);
+        FormulaBatch whole = sheet.formulas().get(0);
         int pots = whole.batches();
         assertTrue(pots >= 3, "22 kg in one pot?");
         assertThat(page.locator(".weigh")).containsText("× " + pots + " = ");

@@ -14,8 +14,11 @@ import java.util.regex.Pattern;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.EntryBody;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.EntryBody;
+import org.zeststack.core.bench.SecondReading;
+import org.zeststack.core.bench.TakenOff;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.simulate.SimulatedPot.Probe;
 import org.zeststack.core.simulate.SimulatedPot.Turned;
@@ -38,7 +41,7 @@ public class CookPageTest extends WithDemo {
 
     private Bench bench;
     private RunSheet sheet;
-    private RunSheet.FormulaBatch batch;
+    private FormulaBatch batch;
     private final List<String> errors = new ArrayList<>();
 
     @BeforeClass
@@ -61,7 +64,8 @@ public class CookPageTest extends WithDemo {
     }
 
     private SimulatedPot pot(Probe probe, SimulatedPot.Deed... deeds) {
-        SimulatedPot.Ring ring = SimulatedPot.Ring.usual(batch.pot(), sheet.pressureKpa());
+        SimulatedPot.Ring ring =
+                SimulatedPot.Ring.usual(batch.pot(), sheet.gauge().pressureKpa());
         return new SimulatedPot(batch.pot(), ring, probe, List.of(deeds), 5);
     }
 
@@ -82,7 +86,7 @@ public class CookPageTest extends WithDemo {
         List<Bench.Reading> readings = new ArrayList<>();
         for (int second = 0; second <= seconds; second += 5) {
             double celsius = pot.readingAt(second).getAsDouble();
-            double shown = Math.round(10 * sheet.thermometer().readingAt(celsius)) / 10.0;
+            double shown = Math.round(10 * sheet.gauge().thermometer().readingAt(celsius)) / 10.0;
             readings.add(new Bench.Reading(
                     UUID.randomUUID(), started.plusSeconds(second), (int) Math.round(1000 * shown), false));
         }
@@ -97,7 +101,7 @@ public class CookPageTest extends WithDemo {
     @Test
     public void saysTemperatureMinutesAndWhatThePotWouldWeigh() {
         SimulatedPot pot = pot(Probe.GOOD);
-        double stop = reaches(pot, batch.stopCelsiusHere());
+        double stop = reaches(pot, batch.stop().here());
         cooked(pot, stop - 240);
         Page page = hand("teo");
         page.navigate(COOK);
@@ -118,7 +122,7 @@ public class CookPageTest extends WithDemo {
     @Test
     public void aTurnedRingIsFoundAndAHandMaySayItFirst() {
         SimulatedPot steady = pot(Probe.GOOD);
-        double turned = reaches(steady, batch.stopCelsiusHere() - 6);
+        double turned = reaches(steady, batch.stop().here() - 6);
         cooked(pot(Probe.GOOD, new Turned(turned, 0.5)), turned + 70);
         Page page = hand("teo");
         page.navigate(COOK);
@@ -142,7 +146,7 @@ public class CookPageTest extends WithDemo {
     @Test
     public void pastTheStopItSaysOffAndWhatToPourBack() {
         SimulatedPot pot = pot(Probe.GOOD);
-        cooked(pot, reaches(pot, batch.stopCelsiusHere() + 3));
+        cooked(pot, reaches(pot, batch.stop().here() + 3));
         Page page = hand("teo");
         page.navigate(COOK);
         assertThat(page.locator("[data-out=off]")).hasText("Take it off the heat now.");
@@ -154,7 +158,7 @@ public class CookPageTest extends WithDemo {
     @Test
     public void anOutlierIsMarkedAndIsNotWhereThePotIs() {
         SimulatedPot pot = pot(Probe.GOOD);
-        double stop = reaches(pot, batch.stopCelsiusHere());
+        double stop = reaches(pot, batch.stop().here());
         Bench.Series series = cooked(pot, stop - 200);
         Page page = hand("teo");
         page.navigate(COOK);
@@ -197,7 +201,7 @@ public class CookPageTest extends WithDemo {
     @Test
     public void readingsTypedWithoutANetworkArriveAndMayBeInFahrenheit() {
         SimulatedPot pot = pot(Probe.GOOD);
-        Bench.Series series = cooked(pot, reaches(pot, batch.stopCelsiusHere()) - 20);
+        Bench.Series series = cooked(pot, reaches(pot, batch.stop().here()) - 20);
         Page page = hand("teo");
         page.navigate(COOK);
         page.context().setOffline(true);
@@ -260,7 +264,7 @@ public class CookPageTest extends WithDemo {
     @Test
     public void stagesAreNamedAsTheDeviceChooses() {
         SimulatedPot pot = pot(Probe.GOOD);
-        cooked(pot, reaches(pot, batch.stopCelsiusHere() - 1));
+        cooked(pot, reaches(pot, batch.stop().here() - 1));
         Page page = hand("teo");
         page.navigate(COOK);
         String printed = page.textContent("[data-out=stage]");
@@ -279,7 +283,7 @@ public class CookPageTest extends WithDemo {
             // Broken off, so it teaches nothing and hides nothing that was learned.
             cooked(pot, 10);
         }
-        double stop = reaches(pot, batch.stopCelsiusHere());
+        double stop = reaches(pot, batch.stop().here());
         Bench.Series series = cooked(pot, stop - 100);
         Page page = hand("teo");
         page.navigate(COOK);
@@ -288,7 +292,7 @@ public class CookPageTest extends WithDemo {
         double climbs = Double.parseDouble(page.textContent("[data-out=climbs]").split("[^0-9.]")[0]);
         double off =
                 Double.parseDouble(page.textContent("[data-out=stop-reading]").split("[^0-9.]")[0]);
-        assertEquals(off, batch.stopReading() - climbs, 0.16, "so much earlier");
+        assertEquals(off, batch.stop().reading() - climbs, 0.16, "so much earlier");
         page.click("text=The pot is off the heat");
         assertThat(page.locator("[data-out=is-off]")).containsText("Off the heat since");
         assertThat(page.locator("[data-out=reason]")).hasText("off the heat");
@@ -345,7 +349,8 @@ public class CookPageTest extends WithDemo {
                 new Thermometer(Thermometer.Kind.PROBE, 0, 97.8, 97.8),
                 new Stamp("Runa", Instant.now()));
         Page page = atThePot();
-        double first = sheet.thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
+        double first =
+                sheet.gauge().thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
         page.fill("#secondCelsius", String.valueOf(Math.round(10 * (first + 0.5)) / 10.0));
         page.click("text=Compare");
         assertThat(page.locator("[data-fault=second]")).containsText("Choose which");
@@ -371,8 +376,9 @@ public class CookPageTest extends WithDemo {
 
     /** Another thermometer that Ilse holds into the pot, off by so much. */
     private void compared(String name, double kelvin, Page page) {
-        double first = sheet.thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
-        ilse(new EntryBody.SecondReading(COMPONENT, name, first + kelvin));
+        double first =
+                sheet.gauge().thermometer().trueCelsius(Double.parseDouble(page.textContent("[data-out=reading]")));
+        ilse(new SecondReading(COMPONENT, name, first + kelvin));
     }
 
     /** What somebody else writes makes a line grow above the button; it stays where it is until it is let go. */
@@ -411,7 +417,7 @@ public class CookPageTest extends WithDemo {
         Page page = atThePot();
         page.fill("#celsius", "101");
         page.evaluate("scrollTo(0, 1000)");
-        ilse(new EntryBody.TakenOff(COMPONENT));
+        ilse(new TakenOff(COMPONENT));
         try {
             assertThat(page.locator("[data-out=is-off]")).containsText("Off the heat since");
             assertEquals(page.evaluate("document.activeElement.id"), "celsius");

@@ -25,7 +25,7 @@ import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
 import org.zeststack.core.bar.Build;
 import org.zeststack.core.bar.LayerKind;
-import org.zeststack.core.run.Allowances;
+import org.zeststack.core.sheet.Allowances;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Runs;
@@ -61,8 +61,23 @@ public class FormulaPageTest extends WithDemo {
         return page.locator("[name='" + name + "']");
     }
 
+    /** A recipe from its pasting to what the bench offers to the next version: each part finds the formula as the one before left it. */
     @Test
-    public void pasteARecipe() {
+    public void aRecipeThroughItsVersions() throws IOException {
+        pasteARecipe();
+        correctTwoGuesses();
+        scaleToATray();
+        typeUndoAndKeepVersionTwo();
+        compareTheTwo();
+        exportAndImport();
+        recipesAndLinesComeInToo();
+        namesAreSuggestedAndFormulasMayBeLines();
+        theSliderProposesAndItsGramsCanBePutIn();
+        whatTheBenchUsedToEffectIsOfferedToTheNextVersion();
+        aPhotographOfRightIsKeptWithTheStep();
+    }
+
+    private void pasteARecipe() {
         page.navigate("/formulas");
         page.click("text=Write a new formula");
         page.click("text=paste a whole recipe");
@@ -81,8 +96,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(page.locator("[data-out=moisture]")).containsText("%");
     }
 
-    @Test(dependsOnMethods = "pasteARecipe")
-    public void correctTwoGuesses() {
+    private void correctTwoGuesses() {
         page.fill("[name=why]", "as pasted");
         page.click("text=Keep version");
         assertThat(page.locator("[id='fault-why']")).containsText("guess");
@@ -103,8 +117,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(page.locator(".versions")).containsText("as pasted");
     }
 
-    @Test(dependsOnMethods = "correctTwoGuesses")
-    public void scaleToATray() {
+    private void scaleToATray() {
         page.selectOption("#scale-by", "TRAY");
         field("scale.amount").fill("12");
         field("scale.tray").fill("9 x 13 in");
@@ -121,8 +134,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(page.locator("[data-live=scaled]")).containsText("foams up");
     }
 
-    @Test(dependsOnMethods = "scaleToATray")
-    public void typeUndoAndKeepVersionTwo() {
+    private void typeUndoAndKeepVersionTwo() {
         page.fill("#quick", "2 tsp vanilla extract");
         page.press("#quick", "Enter");
         assertThat(field("line.5.ingredient")).hasValue("Vanilla extract");
@@ -142,8 +154,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(page.locator(".versions li")).hasCount(2);
     }
 
-    @Test(dependsOnMethods = "typeUndoAndKeepVersionTwo")
-    public void compareTheTwo() {
+    private void compareTheTwo() {
         String address = page.url().replaceFirst("#.*", "");
         page.click("text=what changed since 1");
         assertThat(page.locator(".diff .is-new")).containsText("Vanilla extract");
@@ -154,10 +165,10 @@ public class FormulaPageTest extends WithDemo {
         assertThat(page.locator("text=this one is made")).isVisible();
         page.navigate(address + "/versions/2");
         page.click("text=Make this one from now on");
+        assertThat(page.locator("text=this one is made")).isVisible();
     }
 
-    @Test(dependsOnMethods = "compareTheTwo")
-    public void exportAndImport() throws IOException {
+    private void exportAndImport() throws IOException {
         Download file = page.waitForDownload(() -> page.click("a:text-is('JSON')"));
         json = Files.readString(file.path());
         assertTrue(json.contains("\"zest-stack-formula\""));
@@ -171,8 +182,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(field("step.1.cue")).hasValue(Pattern.compile("245.*20 minutes"));
     }
 
-    @Test(dependsOnMethods = "exportAndImport")
-    public void recipesAndLinesComeInToo() {
+    private void recipesAndLinesComeInToo() {
         page.navigate("/formulas/import");
         page.fill(
                 "#text",
@@ -188,8 +198,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(page.locator("#text")).hasValue("nothing of the kind");
     }
 
-    @Test(dependsOnMethods = "exportAndImport")
-    public void namesAreSuggestedAndFormulasMayBeLines() {
+    private void namesAreSuggestedAndFormulasMayBeLines() {
         page.navigate("/formulas");
         page.evaluate("localStorage.clear()");
         page.click("text=Write a new formula");
@@ -206,8 +215,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(field("step.1.action")).hasValue(Pattern.compile("Boil.*"));
     }
 
-    @Test(dependsOnMethods = "exportAndImport")
-    public void theSliderProposesAndItsGramsCanBePutIn() {
+    private void theSliderProposesAndItsGramsCanBePutIn() {
         page.navigate("/formulas/1");
         // Other lines move the value, and nobody having touched the slider, nothing is proposed.
         field("line.0.grams").fill("900");
@@ -223,8 +231,7 @@ public class FormulaPageTest extends WithDemo {
         page.keyboard().press("Control+z");
     }
 
-    @Test(dependsOnMethods = "theSliderProposesAndItsGramsCanBePutIn")
-    public void whatTheBenchUsedToEffectIsOfferedToTheNextVersion() {
+    private void whatTheBenchUsedToEffectIsOfferedToTheNextVersion() {
         @SuppressWarnings("unchecked")
         Designs<Bar> bars = (Designs<Bar>) app.beanNamed("bars");
         Stamp stamp = new Stamp("Ada", Instant.parse("2026-11-01T08:00:00Z"));
@@ -256,8 +263,7 @@ public class FormulaPageTest extends WithDemo {
         assertThat(field("line.2.grams")).not().hasValue("190");
     }
 
-    @Test(dependsOnMethods = "theSliderProposesAndItsGramsCanBePutIn")
-    public void aPhotographOfRightIsKeptWithTheStep() throws IOException {
+    private void aPhotographOfRightIsKeptWithTheStep() throws IOException {
         page.navigate("/formulas/1");
         page.locator("#steps details.more summary").first().click();
         BufferedImage picture = new BufferedImage(2000, 1000, BufferedImage.TYPE_INT_RGB);

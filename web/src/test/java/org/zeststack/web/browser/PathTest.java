@@ -44,8 +44,7 @@ public class PathTest {
     }
 
     /** The demo is another workshop, with sessions of its own: who is signed in here stays so. */
-    @Test(dependsOnMethods = "setUpTheWorkshop")
-    public void theDemoOpensBesideAnEmptyWorkshop() {
+    private void theDemoOpensBesideAnEmptyWorkshop() {
         owner.navigate("/");
         lookAround();
         assertThat(owner.locator("table")).containsText("runa");
@@ -66,8 +65,22 @@ public class PathTest {
         owner.click("button:has-text('Look around the demo')", new Page.ClickOptions().setTimeout(90_000));
     }
 
+    /** The whole path of a new user. */
     @Test
-    public void setUpTheWorkshop() {
+    public void fromAnEmptyWorkshopToTheLedger() {
+        setUpTheWorkshop();
+        theDemoOpensBesideAnEmptyWorkshop();
+        thermometerAndMould();
+        writeTwoFormulas();
+        drawTheBarByDragging();
+        planAndStart();
+        cookWithTwoDevicesWatching();
+        temperWithTheSimulatedThermometerAndByHand();
+        weighInAgainstTheWindow();
+        countCloseAndReadTheLedger();
+    }
+
+    private void setUpTheWorkshop() {
         owner = app.page();
         owner.navigate("/");
         assertThat(owner.locator("h1")).hasText("Set up the workshop");
@@ -94,8 +107,7 @@ public class PathTest {
         assertThat(owner.locator("table").first()).containsText("Bo");
     }
 
-    @Test(dependsOnMethods = "setUpTheWorkshop")
-    public void thermometerAndMould() {
+    private void thermometerAndMould() {
         owner.navigate("/workshop/thermometers/1");
         owner.fill("#name", "Probe");
         owner.fill("#iceReading", "0.8");
@@ -134,8 +146,7 @@ public class PathTest {
         owner.selectOption("[name='line." + row + ".role']", role);
     }
 
-    @Test(dependsOnMethods = "thermometerAndMould")
-    public void writeTwoFormulas() {
+    private void writeTwoFormulas() {
         owner.navigate("/formulas");
         owner.click("text=Write a new formula");
         owner.fill("#name", "Test caramel");
@@ -164,8 +175,7 @@ public class PathTest {
         assertEquals(owner.inputValue("[name='line.0.grams']"), "0.5");
     }
 
-    @Test(dependsOnMethods = "writeTwoFormulas")
-    public void drawTheBarByDragging() {
+    private void drawTheBarByDragging() {
         owner.navigate("/bars");
         owner.click("text=Draw a new bar");
         owner.fill("[name='material.ingredient']", "Test caramel");
@@ -218,8 +228,7 @@ public class PathTest {
         assertThat(owner.locator(".versions")).containsText("first drawing");
     }
 
-    @Test(dependsOnMethods = "drawTheBarByDragging")
-    public void planAndStart() {
+    private void planAndStart() {
         String window =
                 owner.locator("[data-layer=filling-1] [data-out=window]").textContent();
         owner.navigate("/runs");
@@ -234,8 +243,7 @@ public class PathTest {
         assertThat(owner.locator("h1")).hasText("Weigh out Test caramel");
     }
 
-    @Test(dependsOnMethods = "planAndStart")
-    public void cookWithTwoDevicesWatching() {
+    private void cookWithTwoDevicesWatching() {
         hand = app.page();
         signIn(hand, "bo");
         hand.navigate("/bench");
@@ -283,7 +291,7 @@ public class PathTest {
         hand.click(".done-form button >> nth=-1");
         assertThat(hand.locator(".work h1")).hasText("Pour out and cover");
         assertThat(hand.locator(".how")).containsText("Then wait 60\u202fmin to 16\u202fh; hands are free meanwhile");
-        assertThat(hand.locator("p.caution")).containsText("far above 100 °C");
+        assertThat(hand.locator("p.caution")).containsText("far hotter than boiling water");
         hand.click(".done-form button");
         assertThat(hand.locator(".work h1")).hasText(Pattern.compile("Temper .*"));
     }
@@ -294,8 +302,7 @@ public class PathTest {
         assertThat(hand.locator(".work h1")).hasText(next);
     }
 
-    @Test(dependsOnMethods = "cookWithTwoDevicesWatching")
-    public void temperWithTheSimulatedThermometerAndByHand() {
+    private void temperWithTheSimulatedThermometerAndByHand() {
         hand.fill("#roomCelsius", "70");
         hand.click("text=Write the room down");
         assertThat(hand.locator("[data-fault=roomCelsius]")).containsText("If 70 °F is meant: that is 21.1 °C.");
@@ -332,8 +339,7 @@ public class PathTest {
         assertThat(hand.locator(".work h1")).hasText("Line the cavities");
     }
 
-    @Test(dependsOnMethods = "temperWithTheSimulatedThermometerAndByHand")
-    public void weighInAgainstTheWindow() {
+    private void weighInAgainstTheWindow() {
         hand.fill("#grossGrams", "150");
         hand.fill("#cavities", "12");
         hand.click("text=Weigh in");
@@ -361,8 +367,7 @@ public class PathTest {
         done("Release and count");
     }
 
-    @Test(dependsOnMethods = "weighInAgainstTheWindow")
-    public void countCloseAndReadTheLedger() {
+    private void countCloseAndReadTheLedger() {
         assertThat(hand.locator(".work h1")).hasText("Release and count");
         hand.fill("#pieces", "29");
         hand.click("text=Count >> nth=-1");

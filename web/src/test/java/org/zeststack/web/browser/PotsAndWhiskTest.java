@@ -13,8 +13,9 @@ import java.util.Set;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.core.run.BenchState;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.bench.BenchState;
+import org.zeststack.core.sheet.FormulaBatch;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.WithDemo;
@@ -58,7 +59,7 @@ public class PotsAndWhiskTest extends WithDemo {
         return page;
     }
 
-    private RunSheet.FormulaBatch batch(String name) {
+    private FormulaBatch batch(String name) {
         return sheet.formulas().stream()
                 .filter(f -> f.name().startsWith(name))
                 .findFirst()
@@ -81,8 +82,8 @@ public class PotsAndWhiskTest extends WithDemo {
 
     @Test
     public void aWholeNougatComesTogetherAsThePageSays() {
-        RunSheet.FormulaBatch nougat = batch("Buckwheat-honey nougat");
-        RunSheet.FormulaBatch honey = nougat.second().orElseThrow();
+        FormulaBatch nougat = batch("Buckwheat-honey nougat");
+        FormulaBatch honey = nougat.second().orElseThrow();
         String syrupStep = "cook:" + nougat.key();
         String honeyStep = "cook:" + honey.key();
         Page page = hand("teo");
@@ -134,7 +135,14 @@ public class PotsAndWhiskTest extends WithDemo {
                 .orElseThrow()
                 .id();
         at(page, drying);
-        double joined = nougat.pots().bowl().mass().composition().totalGrams();
+        double joined = nougat.cooking()
+                .plan()
+                .orElseThrow()
+                .bowl()
+                .orElseThrow()
+                .mass()
+                .composition()
+                .totalGrams();
         page.fill("#potTareGrams", "500");
         page.fill("#potGrossGrams", String.valueOf(Math.round(500 + joined - 20)));
         page.click("button:text-is('Weigh it')");
@@ -143,14 +151,16 @@ public class PotsAndWhiskTest extends WithDemo {
         page.selectOption("select[name=found]", "not yet");
         page.click("form:has(input[value='Leaves the sides of the bowl']) button");
         assertThat(page.locator("[data-live=hands]")).containsText("Leaves the sides of the bowl: not yet");
-        assertTrue(state().finishedGrams(nougat.key()).isEmpty(), "a bowl without its nuts is not what came of it");
+        assertTrue(
+                state().yields().finishedGrams(nougat.key()).isEmpty(),
+                "a bowl without its nuts is not what came of it");
         page.navigate("/ledger/" + run);
         assertThat(page.locator("article.curve h3").first()).isVisible();
         assertThat(page.locator("main")).containsText(honey.name());
     }
 
     /** Whether the whites have run for eight minutes of the pots' time. */
-    private boolean peaks(RunSheet of, RunSheet.FormulaBatch nougat) {
+    private boolean peaks(RunSheet of, FormulaBatch nougat) {
         String whisk = of.program(nougat).get(0).id();
         BenchState state = state();
         return !state.done(whisk)
@@ -170,12 +180,14 @@ public class PotsAndWhiskTest extends WithDemo {
 
     @Test
     public void creamIsPouredInAndTheMinutesStartAnew() {
-        RunSheet.FormulaBatch caramel = batch("Sea-buckthorn caramel");
+        FormulaBatch caramel = batch("Sea-buckthorn caramel");
         String cook = "cook:" + caramel.key();
         Page page = hand("ilse");
         at(page, cook);
         assertThat(page.locator("[data-out=pour-reading]"))
-                .hasText(String.format("at %.1f °C", caramel.pours().get(0).reading())
+                .hasText(String.format(
+                                "at %.1f °C",
+                                caramel.pours().get(0).at().orElseThrow().reading())
                         .replace(' ', '\u00a0')
                         .replaceFirst("\u00a0", " "));
         page = hand("teo");
@@ -197,7 +209,7 @@ public class PotsAndWhiskTest extends WithDemo {
         page.waitForCondition(
                 () -> seen.textContent("[data-out=water]").matches("[0-9]{3,}.*"),
                 new Page.WaitForConditionOptions().setTimeout(20000));
-        assertEquals(state().pouredInto(caramel.key()), 1);
+        assertEquals(state().pot(caramel.key()).pours(), 1);
         page.click(".log li:has-text('Poured into') button");
         assertThat(page.locator(".until")).containsText("until Cream");
     }

@@ -72,8 +72,15 @@ public class TemperPageTest extends WithDemo {
         assertThat(page.locator("[data-out=verdict]")).hasText(verdict);
     }
 
+    /** One bowl from its seed to water in it: each part finds it as the one before left it. */
     @Test
-    public void seedToAPassedProof() {
+    public void aBowlThroughTheDay() {
+        seedToAPassedProof();
+        theSlabHasItsOwnCourseAndALostBowlIsCalled();
+        aStepIsOverruledAndWaterGetsIn();
+    }
+
+    private void seedToAPassedProof() {
         page.navigate(BOWL);
         assertThat(page.locator("[data-out=choose]")).containsText("the numbers of one method ruin a bowl of another");
         plan("SEED");
@@ -115,8 +122,7 @@ public class TemperPageTest extends WithDemo {
         assertThat(page.locator("[data-fault=humidity]")).containsText("dry it first");
     }
 
-    @Test(dependsOnMethods = "seedToAPassedProof")
-    public void theSlabHasItsOwnCourseAndALostBowlIsCalled() {
+    private void theSlabHasItsOwnCourseAndALostBowlIsCalled() {
         plan("SLAB");
         assertThat(page.locator("[data-out=proof]")).containsText("no longer holds: another bowl was begun since");
         assertThat(page.locator(".temper-plan")).containsText("The kept part must stand at 38.0 °C");
@@ -305,8 +311,7 @@ public class TemperPageTest extends WithDemo {
         page = before;
     }
 
-    @Test(dependsOnMethods = "theSlabHasItsOwnCourseAndALostBowlIsCalled")
-    public void aStepIsOverruledAndWaterGetsIn() {
+    private void aStepIsOverruledAndWaterGetsIn() {
         page.navigate(BOWL);
         assertThat(page.locator("[data-out=verdict]")).hasText("lost");
         page.click("text=It is otherwise than the readings say");

@@ -14,6 +14,7 @@ import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.typed.FormInput;
 
 /** A row that is kept is drawn anew as soon as anything that it shows is another. */
 public class KeptPartTest {

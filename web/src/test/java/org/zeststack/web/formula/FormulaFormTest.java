@@ -22,9 +22,9 @@ import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.NamedFormula;
 import org.zeststack.core.formula.Scaling;
 import org.zeststack.core.ingredient.Ingredient;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.web.WithDemo;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 import org.zeststack.web.shelf.Shelf;
 
 /** A formula's form without a browser: to text and back, the acts of its buttons, and scaling. */

@@ -17,10 +17,10 @@ import org.zeststack.core.formula.FormulaLine;
 import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.formula.FormulaPots;
 import org.zeststack.core.method.Act;
+import org.zeststack.core.typed.FormInput;
+import org.zeststack.core.typed.Rows;
 import org.zeststack.web.TestApp;
 import org.zeststack.web.WithDemo;
-import org.zeststack.web.form.FormInput;
-import org.zeststack.web.form.Rows;
 
 /** What becomes of a recipe that is pasted into a formula's page. */
 public class PastedRecipeTest extends WithDemo {

@@ -14,7 +14,7 @@ import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.ingredient.IngredientData;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.ingredient.Lot;
-import org.zeststack.web.form.FormInput;
+import org.zeststack.core.typed.FormInput;
 
 /** The store room's forms: to text and back, and awkward input told beside its field. */
 public class StoreFormTest {

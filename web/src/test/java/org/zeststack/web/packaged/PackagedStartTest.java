@@ -45,8 +45,17 @@ public class PackagedStartTest {
         FileSystemUtils.deleteRecursively(home);
     }
 
+    /** The whole life of an installation, in its order. */
     @Test
-    public void theDemoOpensBesideAnEmptyWorkshop() {
+    public void fromAFreshStartToARestore() throws Exception {
+        theDemoOpensBesideAnEmptyWorkshop();
+        theFirstVisitMakesTheOwner();
+        aBackupIsWrittenWhileItRunsAndReadBackWhenItDoesNot();
+        beforeTheTablesAreChangedEverythingIsKept();
+        itsLogHasNoWarningsButThoseWeKnow();
+    }
+
+    private void theDemoOpensBesideAnEmptyWorkshop() {
         Page page = TestApp.page(served.url());
         page.navigate("/");
         assertTrue(page.url().endsWith("/welcome"), page.url());
@@ -61,8 +70,7 @@ public class PackagedStartTest {
         assertEquals(page.locator("a.next").getAttribute("href"), demo);
     }
 
-    @Test(dependsOnMethods = "theDemoOpensBesideAnEmptyWorkshop")
-    public void theFirstVisitMakesTheOwner() {
+    private void theFirstVisitMakesTheOwner() {
         Page page = TestApp.page(served.url());
         page.navigate("/welcome");
         page.fill("#workshop", "Packaged");
@@ -84,8 +92,7 @@ public class PackagedStartTest {
         return page.navigate("/workshop");
     }
 
-    @Test(dependsOnMethods = "theFirstVisitMakesTheOwner")
-    public void aBackupIsWrittenWhileItRunsAndReadBackWhenItDoesNot() throws Exception {
+    private void aBackupIsWrittenWhileItRunsAndReadBackWhenItDoesNot() throws Exception {
         String file = home.resolve("backup").toString();
         String backup = Started.once(home, "", "backup", file);
         assertTrue(backup.startsWith("0:") && Files.size(Path.of(file)) > 10_000, backup);
@@ -104,8 +111,7 @@ public class PackagedStartTest {
     }
 
     /** As a release left the data that knew no index over readings yet. */
-    @Test(dependsOnMethods = "aBackupIsWrittenWhileItRunsAndReadBackWhenItDoesNot")
-    public void beforeTheTablesAreChangedEverythingIsKept() throws Exception {
+    private void beforeTheTablesAreChangedEverythingIsKept() throws Exception {
         Path before = home.resolve("home").resolve("before");
         assertTrue(Files.notExists(before), "tables of this release are not kept");
         served.stop();
@@ -158,8 +164,7 @@ public class PackagedStartTest {
         }
     }
 
-    @Test(dependsOnMethods = "beforeTheTablesAreChangedEverythingIsKept")
-    public void itsLogHasNoWarningsButThoseWeKnow() throws Exception {
+    private void itsLogHasNoWarningsButThoseWeKnow() throws Exception {
         String warned = served.said()
                 .lines()
                 .filter(line -> line.matches(".*\\b(WARN|ERROR)\\b.*"))

@@ -14,8 +14,8 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Lot;
-import org.zeststack.core.run.Allowances;
-import org.zeststack.core.run.RunSheet;
+import org.zeststack.core.sheet.Allowances;
+import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.run.Runs;
@@ -72,8 +72,8 @@ public class LotsOfRunTest extends WithDemo {
         TestApp.sent(page, "text=Take these lots");
         assertThat(page.locator("[id='lot.honey']")).hasValue(String.valueOf(lot));
         assertNotEquals(
-                sheet(with).formulas().get(0).potGrams().get(Part.WATER),
-                before.formulas().get(0).potGrams().get(Part.WATER));
+                sheet(with).formulas().get(0).cooking().pot().grams().get(Part.WATER),
+                before.formulas().get(0).cooking().pot().grams().get(Part.WATER));
         assertTrue(
                 sheet(with).formulas().get(0).rawGrams()
                         > before.formulas().get(0).rawGrams(),

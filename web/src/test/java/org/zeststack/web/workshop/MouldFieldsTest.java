@@ -16,8 +16,8 @@ import org.zeststack.core.cavity.HalfEllipsoid;
 import org.zeststack.core.cavity.SegmentRow;
 import org.zeststack.core.cavity.TaperedCavity;
 import org.zeststack.core.quantity.Fault;
+import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Mould;
-import org.zeststack.web.form.FormInput;
 
 public class MouldFieldsTest {
 
