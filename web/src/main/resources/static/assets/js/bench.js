@@ -186,7 +186,7 @@ function sendReading(form) {
 }
 
 /** What sends a form that a script sends; the others go out as pages. */
-const SENDERS = { entry: sendEntry, reading: sendReading, logger: sendLog, series: startSeries, end: endSeries };
+const SENDERS = { entry: sendEntry, reading: sendReading, logger: sendLog, series: startSeries, end: endSeries, close: closeRun };
 
 document.addEventListener('submit', (event) => {
   const form = event.target;
@@ -336,22 +336,46 @@ function device() {
 
 const thisDevice = device();
 let reported = '';
+let reporting = Promise.resolve();
 
-/** Tells how much waits here, so that whoever closes the run knows; at most what is new, and now and then that we are still here. */
-function report(gone = false) {
-  const body = JSON.stringify({ device: thisDevice, name: navigator.platform, unsent: waitingOf(run), gone });
-  if (main.dataset.writes && body !== reported) {
-    reported = body;
-    const headers = { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': csrf, 'X-Requested-With': 'fetch' };
-    fetch(`/bench/${run}/device`, { method: 'POST', keepalive: true, headers, body }).catch(() => (reported = ''));
-  }
+/** How much waits here and whether the page is being left. */
+const standing = (gone) => JSON.stringify({ device: thisDevice, name: navigator.platform, unsent: waitingOf(run), gone });
+
+function sendStanding(body) {
+  const headers = { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': csrf, 'X-Requested-With': 'fetch' };
+  return fetch(`/bench/${run}/device`, { method: 'POST', keepalive: true, headers, body });
+}
+
+/**
+ * Tells how much waits here, so that whoever closes the run knows; at most what is new, and now and then that we are still here.
+ * One is told after the other: what was told last is what stands.
+ * @returns {Promise<void>} when it was told
+ */
+function report() {
+  reporting = reporting
+    .then(() => {
+      const body = standing(false);
+      if (main.dataset.writes && body !== reported) {
+        reported = body;
+        return sendStanding(body);
+      }
+    })
+    .catch(() => (reported = ''));
+  return reporting;
 }
 
 setInterval(() => {
   reported = '';
   report();
 }, REPORT_MILLIS);
-addEventListener('pagehide', () => report(true));
+addEventListener('pagehide', () => main.dataset.writes && sendStanding(standing(true)).catch(() => {}));
+
+/** What is on its way comes in, and is told of, before the run is closed. */
+async function closeRun(form) {
+  await flush();
+  await report();
+  form.submit();
+}
 
 /** Follows what anyone writes; a stream that ended with its session is opened again after signing in. */
 let events;

@@ -24,7 +24,8 @@ const settled = new Map();
 /** What this browser has no room for; gone with the page, which says so. */
 const unkept = new Map();
 
-let sending = false;
+/** What is being sent now. */
+let sending = null;
 let number = 0;
 /** The server's clock at a moment of this page's own steady one; null until it was heard. */
 let heard = null;
@@ -168,12 +169,24 @@ function conclude(item, status, answer) {
   waiter?.({ status, answer, take: () => dismiss(item.id) });
 }
 
-/** Tries to send everything that waits. Signed out or without a network it waits on. */
-export async function flush() {
-  if (sending) {
-    return;
+/**
+ * Tries to send everything that waits. Signed out or without a network it waits on.
+ * @returns {Promise<void>} when it was tried
+ */
+export function flush() {
+  sending ??= sendAll().finally(afterwards);
+  return sending;
+}
+
+function afterwards() {
+  sending = null;
+  changed();
+  if (all().some(waits)) {
+    setTimeout(flush, RETRY_MILLIS);
   }
-  sending = true;
+}
+
+async function sendAll() {
   try {
     const mine = () => all().filter((i) => waits(i) && i.by === me && isMine(i));
     if (mine().length > 0) {
@@ -195,12 +208,6 @@ export async function flush() {
     }
   } catch (gone) {
     state = gone.signedOut ? 'signed-out' : 'away';
-  } finally {
-    sending = false;
-  }
-  changed();
-  if (all().some(waits)) {
-    setTimeout(flush, RETRY_MILLIS);
   }
 }
 

@@ -6,6 +6,7 @@ import static org.testng.Assert.expectThrows;
 
 import java.net.http.HttpResponse;
 import java.sql.Connection;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
@@ -35,7 +36,12 @@ public class PeopleTest extends WithDemo {
     }
 
     @Test
-    public void onesOwnPasswordIsChangedAndOtherDevicesAreOut() throws Exception {
+    public void aPasswordIsChangedAndForgotten() throws Exception {
+        onesOwnPasswordIsChangedAndOtherDevicesAreOut();
+        whoForgotTheirsSetsAnotherOnTheMachine();
+    }
+
+    private void onesOwnPasswordIsChangedAndOtherDevicesAreOut() throws Exception {
         Visitor ilse = visitor("ilse", "lantern-harbour");
         Visitor other = visitor("ilse", "lantern-harbour");
         var wrong = ilse.post(
@@ -61,8 +67,23 @@ public class PeopleTest extends WithDemo {
         assertTrue(in(visitor(" ILSE", "brass kettle on the quay")));
     }
 
+    /** A page that is still open goes on sending; the sign-in form that stands beside it stays good. */
     @Test
-    public void anOwnerSetsPasswordsAndRolesOfOthersOnly() throws Exception {
+    public void whatAnOpenPageSendsSpoilsNoSigningIn() throws Exception {
+        Visitor runa = new Visitor(app.url());
+        var late = runa.postJson("/bench/4/device", "{}", "of-before");
+        assertEquals(late.statusCode(), 403);
+        assertEquals(late.headers().allValues("Set-Cookie"), List.of());
+        assertTrue(in(runa.signIn("runa", "lantern-harbour")));
+    }
+
+    @Test
+    public void othersAreChangedAndKeptOut() throws Exception {
+        anOwnerSetsPasswordsAndRolesOfOthersOnly();
+        whoIsKeptOutLosesTheirStreamsAndTokens();
+    }
+
+    private void anOwnerSetsPasswordsAndRolesOfOthersOnly() throws Exception {
         Visitor owner = visitor("runa", "lantern-harbour");
         Visitor teo = visitor("teo", "lantern-harbour");
         String path = "/workshop/people/" + id("teo");
@@ -85,8 +106,7 @@ public class PeopleTest extends WithDemo {
     }
 
     /** A page that is open follows the bench by a stream; it ends with its person, and so do the tokens that they made. */
-    @Test(dependsOnMethods = "anOwnerSetsPasswordsAndRolesOfOthersOnly")
-    public void whoIsKeptOutLosesTheirStreamsAndTokens() throws Exception {
+    private void whoIsKeptOutLosesTheirStreamsAndTokens() throws Exception {
         Visitor owner = visitor("runa", "lantern-harbour");
         post(owner, "/workshop/people/" + id("teo") + "/role", "role", "OWNER");
         Visitor teo = visitor("teo", "sugar under a tin moon");
@@ -129,8 +149,7 @@ public class PeopleTest extends WithDemo {
         assertTrue(told.body().contains("Use letters, digits and"), "no characters that turn the rest round");
     }
 
-    @Test(dependsOnMethods = "onesOwnPasswordIsChangedAndOtherDevicesAreOut")
-    public void whoForgotTheirsSetsAnotherOnTheMachine() throws Exception {
+    private void whoForgotTheirsSetsAnotherOnTheMachine() throws Exception {
         Visitor ilse = visitor("ilse", "brass kettle on the quay");
         assertTrue(in(ilse));
         try (Connection connection =

@@ -18,7 +18,6 @@ import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.NullSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
-import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import org.zeststack.store.people.People;
@@ -90,10 +89,6 @@ class SecurityConfiguration {
             Refused refused,
             @Value("${zest.cookie:zest}-csrf") String csrfCookie)
             throws Exception {
-        CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
-        tokens.setCookieName(csrfCookie);
-        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
-        tokens.setHeaderName("X-CSRF-TOKEN");
         return http.headers(headers -> headers.contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
                         .frameOptions(f -> f.deny()))
@@ -143,7 +138,7 @@ class SecurityConfiguration {
                 .addFilterBefore(end, SecurityContextHolderFilter.class)
                 .addFilterBefore(share, UsernamePasswordAuthenticationFilter.class)
                 .addFilterAfter(once, AuthorizationFilter.class)
-                .csrf(csrf -> csrf.csrfTokenRepository(tokens))
+                .csrf(csrf -> csrf.csrfTokenRepository(new PageTokens(csrfCookie)))
                 .build();
     }
 }
