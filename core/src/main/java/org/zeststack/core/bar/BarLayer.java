@@ -1,5 +1,6 @@
 package org.zeststack.core.bar;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -26,6 +27,7 @@ import org.zeststack.core.rule.Bound;
  * @param celsius how warm it is laid; null where not said
  * @param handling how it is handled beyond what of it stays on a piece
  */
+@RecordBuilder
 public record BarLayer(
         LayerKind kind,
         String of,
@@ -40,7 +42,8 @@ public record BarLayer(
         Double leastMm,
         Double greatestMm,
         Double celsius,
-        Handling handling) {
+        Handling handling)
+        implements BarLayerBuilder.With {
 
     public static final Range MM = new Range(0, 100, "mm");
     public static final Range GRAMS = new Range(0, 2000, "g");
@@ -86,6 +89,7 @@ public record BarLayer(
      * @param wholeSlab whether the slab is coated before it is cut: its cut sides stay bare
      * @param bareEnds whether of the sides the two short ones stay bare
      */
+    @RecordBuilder
     public record Faces(boolean bottom, boolean sides, boolean top, boolean wholeSlab, Boolean bareEnds) {
         public static final Faces ALL = new Faces(true, true, true, false);
 
@@ -131,6 +135,7 @@ public record BarLayer(
      * @param sinkMm how deep it is pressed into the layer below
      * @param rawLengthMm length before baking; 0 where not known
      */
+    @RecordBuilder
     public record Insert(
             Shape shape,
             double lengthMm,
@@ -197,38 +202,6 @@ public record BarLayer(
         handling = handling == null ? Handling.PLAIN : handling;
     }
 
-    /** A layer of which nothing is said beyond what of it stays on a piece. */
-    public BarLayer(
-            LayerKind kind,
-            String of,
-            By by,
-            double amount,
-            double eachGrams,
-            double embedded,
-            int repeat,
-            Mix mix,
-            Insert insert,
-            Faces faces,
-            Double leastMm,
-            Double greatestMm,
-            Double celsius) {
-        this(
-                kind,
-                of,
-                by,
-                amount,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                insert,
-                faces,
-                leastMm,
-                greatestMm,
-                celsius,
-                Handling.PLAIN);
-    }
-
     /** A layer given by its thickness. */
     public static BarLayer mm(LayerKind kind, String of, double mm) {
         return plain(kind, of, By.MM, mm);
@@ -246,13 +219,23 @@ public record BarLayer(
 
     /** Pieces put in or on; all of each inside unless {@code embedded} says otherwise. */
     public static BarLayer pieces(String of, double count, double eachGrams, double embedded) {
-        return new BarLayer(
-                LayerKind.INCLUSION, of, By.PIECES, count, eachGrams, embedded, 1, null, null, null, null, null, null);
+        return plain(LayerKind.INCLUSION, of, By.PIECES, count)
+                .with()
+                .eachGrams(eachGrams)
+                .embedded(embedded)
+                .build();
     }
 
     static BarLayer plain(LayerKind kind, String of, By by, double amount) {
         Faces faces = kind.has(LayerKind.Field.FACES) ? Faces.ALL : null;
-        return new BarLayer(kind, of, by, amount, 0, 1, 1, null, null, faces, null, null, null);
+        return BarLayerBuilder.builder()
+                .kind(kind)
+                .of(of)
+                .by(by)
+                .amount(amount)
+                .embedded(1)
+                .faces(faces)
+                .build();
     }
 
     /** Faces that a coat covers; all where none are said. */
@@ -271,136 +254,36 @@ public record BarLayer(
     }
 
     public BarLayer between(double least, double greatest) {
-        return new BarLayer(
-                kind, of, by, amount, eachGrams, embedded, repeat, mix, insert, faces, least, greatest, celsius,
-                handling);
+        return with().leastMm(least).greatestMm(greatest).build();
     }
 
     public BarLayer amount(double other) {
-        return new BarLayer(
-                kind,
-                of,
-                by,
-                other,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                insert,
-                faces,
-                leastMm,
-                greatestMm,
-                celsius,
-                handling);
+        return withAmount(other);
     }
 
     /** The same layer, its amount given otherwise. */
     public BarLayer given(By in, double other) {
-        return new BarLayer(
-                kind,
-                of,
-                in,
-                other,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                insert,
-                faces,
-                leastMm,
-                greatestMm,
-                celsius,
-                handling);
+        return with().by(in).amount(other).build();
     }
 
     public BarLayer mixed(Mix other) {
-        return new BarLayer(
-                kind,
-                of,
-                by,
-                amount,
-                eachGrams,
-                embedded,
-                repeat,
-                other,
-                insert,
-                faces,
-                leastMm,
-                greatestMm,
-                celsius,
-                handling);
+        return withMix(other);
     }
 
     public BarLayer with(Insert other) {
-        return new BarLayer(
-                kind,
-                of,
-                by,
-                amount,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                other,
-                faces,
-                leastMm,
-                greatestMm,
-                celsius,
-                handling);
+        return withInsert(other);
     }
 
     public BarLayer on(Faces other) {
-        return new BarLayer(
-                kind,
-                of,
-                by,
-                amount,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                insert,
-                other,
-                leastMm,
-                greatestMm,
-                celsius,
-                handling);
+        return withFaces(other);
     }
 
     public BarLayer at(double laidCelsius) {
-        return new BarLayer(
-                kind,
-                of,
-                by,
-                amount,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                insert,
-                faces,
-                leastMm,
-                greatestMm,
-                laidCelsius,
-                handling);
+        return withCelsius(laidCelsius);
     }
 
     public BarLayer handled(Handling other) {
-        return new BarLayer(
-                kind,
-                of,
-                by,
-                amount,
-                eachGrams,
-                embedded,
-                repeat,
-                mix,
-                insert,
-                faces,
-                leastMm,
-                greatestMm,
-                celsius,
-                other);
+        return withHandling(other);
     }
 
     void check(Faults faults, String field) {

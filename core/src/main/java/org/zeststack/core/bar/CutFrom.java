@@ -1,5 +1,6 @@
 package org.zeststack.core.bar;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.slab.SlabCut;
 
@@ -10,6 +11,7 @@ import org.zeststack.core.slab.SlabCut;
  * @param gapMm lost between two
  * @param trimMm cut off each of its sides
  */
+@RecordBuilder
 public record CutFrom(double lengthMm, double widthMm, double gapMm, double trimMm) {
 
     void check(Faults faults, String field) {

@@ -1,5 +1,6 @@
 package org.zeststack.core.bar;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
 
@@ -15,6 +16,7 @@ import org.zeststack.core.quantity.Range;
  * @param cover what of its outline is covered
  * @param oneHalf whether it is in one of two joined halves only
  */
+@RecordBuilder
 public record Handling(
         Technique technique,
         Double missesFraction,
@@ -30,7 +32,7 @@ public record Handling(
     public static final Range SPARE = new Range(0, 0.5, "");
     public static final Range LEVEL = new Range(0, Body.Sheet.MOST_SIZES, "");
 
-    public static final Handling PLAIN = new Handling(null, null, null, null, null, null, null, null);
+    public static final Handling PLAIN = HandlingBuilder.builder().build();
 
     /** What of its outline a layer covers; what is piped is laid on each piece by itself. */
     public enum Cover {
@@ -81,19 +83,26 @@ public record Handling(
     }
 
     public static Handling by(Technique technique, Double missesFraction, Double keepsGrams) {
-        return new Handling(technique, missesFraction, keepsGrams, null, null, null, null, null);
+        return HandlingBuilder.builder()
+                .technique(technique)
+                .missesFraction(missesFraction)
+                .keepsGrams(keepsGrams)
+                .build();
     }
 
     public static Handling cut(CutFrom from, double spareFraction) {
-        return new Handling(null, null, null, from, spareFraction, null, null, null);
+        return HandlingBuilder.builder()
+                .cutFrom(from)
+                .spareFraction(spareFraction)
+                .build();
     }
 
     public static Handling on(int level, Cover cover) {
-        return new Handling(null, null, null, null, null, level, cover, null);
+        return HandlingBuilder.builder().level(level).cover(cover).build();
     }
 
     public static Handling inOneHalf() {
-        return new Handling(null, null, null, null, null, null, null, true);
+        return HandlingBuilder.builder().oneHalf(true).build();
     }
 
     /** Share of what is used that lands beside the piece. */

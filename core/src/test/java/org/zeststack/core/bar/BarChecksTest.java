@@ -52,7 +52,20 @@ public class BarChecksTest {
 
     private static BarLayer many(int times, double each, Double celsius, BarLayer.Mix mix) {
         return new BarLayer(
-                LayerKind.FILLING, "gianduja", BarLayer.By.MM, 4, each, 1, times, mix, null, null, null, null, celsius);
+                LayerKind.FILLING,
+                "gianduja",
+                BarLayer.By.MM,
+                4,
+                each,
+                1,
+                times,
+                mix,
+                null,
+                null,
+                null,
+                null,
+                celsius,
+                null);
     }
 
     private static Bar declared(Double grams, Double centre, Double bowl) {

@@ -54,6 +54,7 @@ public class LayerKindTest {
                 usual.faces(),
                 null,
                 null,
+                null,
                 null);
         Build build = Arrays.stream(Build.values())
                 .filter(b -> b.kinds().contains(kind))

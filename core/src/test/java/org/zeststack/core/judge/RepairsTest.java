@@ -112,7 +112,20 @@ public class RepairsTest {
                 TAPERED,
                 shell(1.5),
                 new BarLayer(
-                        LayerKind.FILLING, CARAMEL, BarLayer.By.MM, 6, 0, 1, 2, null, null, null, null, null, null),
+                        LayerKind.FILLING,
+                        CARAMEL,
+                        BarLayer.By.MM,
+                        6,
+                        0,
+                        1,
+                        2,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null,
+                        null),
                 resting);
         assertEquals(figure(call(twice, "back-too-thin"), "layer.1.amount"), 5.25, 1e-9, "each of two");
         assertTrue(Say.metric(call(twice, "back-too-thin").message()).contains("1.5 mm less"), "both together");

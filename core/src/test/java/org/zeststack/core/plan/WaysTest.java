@@ -494,8 +494,8 @@ public class WaysTest {
     @Test(dataProvider = "shares")
     public void aShareIsOfWhatItLiesIn(double embedded) {
         BarLayer rice = LayerKind.INCLUSION.usual().given(BarLayer.By.SHARE, 10);
-        BarLayer inside =
-                new BarLayer(rice.kind(), rice.of(), rice.by(), 10, 0, embedded, 1, null, null, null, null, null, null);
+        BarLayer inside = new BarLayer(
+                rice.kind(), rice.of(), rice.by(), 10, 0, embedded, 1, null, null, null, null, null, null, null);
         BarStack stack = of(
                 Build.TRAY,
                 new Body.Tray(200, 100, 2, 2, 0, 0),

@@ -177,6 +177,7 @@ public class BarStackTest {
                 null,
                 null,
                 null,
+                null,
                 null);
         BarStack stack = moulded(TAPERED, spray, shell(1.5), BarLayer.rest(LayerKind.FILLING, CARAMEL), back(2));
         near(layer(stack, "decoration-1").grams(), 0.08, 1e-12, "80 mg");

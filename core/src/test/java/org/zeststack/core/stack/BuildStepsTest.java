@@ -38,7 +38,7 @@ public class BuildStepsTest {
 
     private static BarLayer coated(BarLayer.Faces faces) {
         BarLayer coat = mm(LayerKind.COAT, Bars.DARK, 1);
-        return new BarLayer(coat.kind(), coat.of(), coat.by(), 1, 0, 0, 1, null, null, faces, null, null, null);
+        return new BarLayer(coat.kind(), coat.of(), coat.by(), 1, 0, 0, 1, null, null, faces, null, null, null, null);
     }
 
     private static BarLayer strewn(LayerKind kind, String of) {
@@ -181,6 +181,7 @@ public class BuildStepsTest {
                 0,
                 1,
                 new BarLayer.Mix(Bars.MILK, 0.3, true),
+                null,
                 null,
                 null,
                 null,

@@ -130,7 +130,8 @@ public class BuildsTest {
     }
 
     private static BarLayer repeated(BarLayer l, int times) {
-        return new BarLayer(l.kind(), l.of(), l.by(), l.amount(), 0, 1, times, null, null, null, null, null, null);
+        return new BarLayer(
+                l.kind(), l.of(), l.by(), l.amount(), 0, 1, times, null, null, null, null, null, null, null);
     }
 
     @Test

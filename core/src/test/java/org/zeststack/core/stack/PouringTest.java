@@ -204,8 +204,8 @@ public class PouringTest {
     @Test
     public void aBackWeighedTwiceIsAsThickAsBoth() {
         BarLayer once = BarLayer.grams(LayerKind.BACK, DARK, 8);
-        BarLayer twice =
-                new BarLayer(LayerKind.BACK, DARK, BarLayer.By.GRAMS, 4, 0, 1, 2, null, null, null, null, null, null);
+        BarLayer twice = new BarLayer(
+                LayerKind.BACK, DARK, BarLayer.By.GRAMS, 4, 0, 1, 2, null, null, null, null, null, null, null);
         BarLayer caramel = BarLayer.rest(LayerKind.FILLING, CARAMEL);
         StackLayer one = layer(moulded(TAPERED, shell(1.5), caramel, once), "back");
         StackLayer two = layer(moulded(TAPERED, shell(1.5), caramel, twice), "back");
@@ -218,7 +218,20 @@ public class PouringTest {
         BarLayer caramel = BarLayer.mm(LayerKind.FILLING, CARAMEL, 4);
         BarLayer one = wafer(80, 12, 1.5, 0.5);
         BarLayer two = new BarLayer(
-                one.kind(), one.of(), one.by(), one.amount(), 0, 1, 2, null, one.insert(), null, null, null, null);
+                one.kind(),
+                one.of(),
+                one.by(),
+                one.amount(),
+                0,
+                1,
+                2,
+                null,
+                one.insert(),
+                null,
+                null,
+                null,
+                null,
+                null);
         BarLayer rest = BarLayer.rest(LayerKind.FILLING, PASTE);
         StackLayer pair = layer(moulded(TAPERED, shell(1.5), caramel, two, rest, back(2)), "insert-1");
         StackLayer single = layer(moulded(TAPERED, shell(1.5), caramel, one, rest, back(2)), "insert-1");

@@ -93,7 +93,8 @@ public final class RandomBars {
                 layer.faces(),
                 layer.leastMm(),
                 layer.greatestMm(),
-                random.nextInt(8) == 0 ? Double.valueOf(Math.rint(from(15, 60))) : null);
+                random.nextInt(8) == 0 ? Double.valueOf(Math.rint(from(15, 60))) : null,
+                null);
     }
 
     private BarLayer inclusion() {
@@ -130,6 +131,7 @@ public final class RandomBars {
                 null,
                 null,
                 null,
+                null,
                 null);
     }
 
@@ -147,6 +149,7 @@ public final class RandomBars {
                     0,
                     1,
                     1,
+                    null,
                     null,
                     null,
                     null,

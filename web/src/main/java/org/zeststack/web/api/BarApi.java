@@ -22,6 +22,8 @@ import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.web.bar.Assembling;
+import org.zeststack.web.bar.LayerField;
+import org.zeststack.web.bar.LayerFields;
 import org.zeststack.web.workshop.MouldFields;
 import tools.jackson.databind.JsonNode;
 
@@ -49,14 +51,8 @@ class BarApi {
             number: openingLengthMm openingWidthMm floorLengthMm floorWidthMm depthMm lengthMm widthMm radiusMm
             number: openingRadiusMm segments gapMm bridgeWidthMm bridgeDepthMm edgeRadiusMm waterGrams rows columns
             """);
-    static final Map<String, String> LAYER = types("""
-            word: kind by shape technique cover
-            text: of mixOf
-            number: amount eachGrams repeat lengthMm widthMm heightMm areaMm2 spreadMm sinkMm rawLengthMm leastMm
-            number: greatestMm celsius keepsGrams sheetLengthMm sheetWidthMm sheetGapMm sheetTrimMm level
-            fraction: embedded mixFraction misses spare
-            boolean: marbled bottom sides top wholeSlab bareEnds oneHalf
-            """);
+    private static final Map<String, String> LAYER = LayerFields.ALL.stream()
+            .collect(Collectors.toMap(LayerField::name, field -> field.type().word()));
 
     private static final Set<String> FACES = Set.of("bottom", "sides", "top");
 

@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.zeststack.core.quantity.Range;
+import org.zeststack.web.bar.LayerField;
+import org.zeststack.web.bar.LayerFields;
 import org.zeststack.web.bench.ReadingDoor;
 
 /** The OpenAPI 3.1 description, made from the calculators' own fields so that it cannot disagree with them. */
@@ -224,7 +227,7 @@ final class OpenApi {
         Map<String, Object> properties = typed(BarApi.TOP);
         properties.put("body", object(typed(BarApi.BODY)));
         properties.put("cavity", object(typed(BarApi.CAVITY)));
-        properties.put("layers", list(object(typed(BarApi.LAYER))));
+        properties.put("layers", list(object(layerFields())));
         Map<String, Object> request = new LinkedHashMap<>(object(properties));
         request.put("additionalProperties", false);
         request.put("required", List.of("build", "layers"));
@@ -268,6 +271,36 @@ final class OpenApi {
                     default -> Map.of("type", "string");
                 }));
         return properties;
+    }
+
+    private static Map<String, Object> layerFields() {
+        Map<String, Object> properties = new LinkedHashMap<>();
+        LayerFields.ALL.forEach(field -> properties.put(field.name(), described(field)));
+        return properties;
+    }
+
+    /** The schema of a field, with its words, unit, choices and range. */
+    private static Map<String, Object> described(LayerField field) {
+        Map<String, Object> schema = new LinkedHashMap<>();
+        boolean number = field.type() == LayerField.Type.NUMBER || field.type() == LayerField.Type.FRACTION;
+        schema.put("type", number ? "number" : field.type() == LayerField.Type.BOOLEAN ? "boolean" : "string");
+        if (!field.label().isEmpty()) {
+            boolean unit =
+                    field.type() == LayerField.Type.NUMBER && !field.unit().isEmpty();
+            schema.put("description", field.label() + (unit ? ", " + field.unit() : ""));
+        }
+        field.range().ifPresent(range -> {
+            schema.put("minimum", range.least());
+            schema.put("maximum", range.greatest());
+        });
+        if (!field.choices().isEmpty()) {
+            schema.put(
+                    "enum",
+                    field.choices().stream()
+                            .map(name -> name.toLowerCase(Locale.ROOT).replace('_', '-'))
+                            .toList());
+        }
+        return schema;
     }
 
     private static Map<String, Object> rows(ApiRows rows) {

@@ -1,6 +1,6 @@
 package org.zeststack.web.bar;
 
-import static org.zeststack.core.typed.FormInput.shown;
+import static org.zeststack.web.bar.LayerFields.shown;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -31,9 +31,6 @@ public class BarFields {
 
     /** Field that marks the usual steps as they were shown. */
     static final String SHOWN_STEPS = "shownSteps";
-
-    private static final String YES = "yes";
-    private static final Range RAW_MM = new Range(0, 1000, "mm");
 
     private final Names names;
 
@@ -68,47 +65,12 @@ public class BarFields {
     /** Writes a layer into row {@code n}. */
     void put(Map<String, String> fields, int n, BarLayer layer) {
         String f = "layer." + n + ".";
-        fields.put(f + "kind", layer.kind().name());
         fields.put(f + "ingredient", names.of(layer.of()));
         fields.put(f + "slug", layer.of());
-        fields.put(f + "by", layer.by().name());
-        fields.put(f + "amount", layer.by() == BarLayer.By.REST ? "" : shown(layer.amount()));
-        fields.put(f + "eachGrams", layer.eachGrams() == 0 ? "" : shown(layer.eachGrams()));
-        fields.put(f + "embedded", shown(100 * layer.embedded()));
-        fields.put(f + "repeat", String.valueOf(layer.repeat()));
         BarLayer.Mix mix = layer.mix();
         fields.put(f + "mix.ingredient", mix == null ? "" : names.of(mix.of()));
         fields.put(f + "mix.slug", mix == null ? "" : mix.of());
-        fields.put(f + "mixFraction", mix == null ? "" : shown(100 * mix.fraction()));
-        fields.put(f + "marbled", mix != null && mix.marbled() ? YES : "");
-        fields.put(f + "leastMm", shown(layer.leastMm()));
-        fields.put(f + "greatestMm", shown(layer.greatestMm()));
-        fields.put(f + "celsius", shown(layer.celsius()));
-        BarLayer.Insert insert = layer.insert();
-        if (insert != null) {
-            fields.put(f + "shape", insert.shape().name());
-            fields.put(f + "lengthMm", shown(insert.lengthMm()));
-            fields.put(f + "widthMm", shown(insert.widthMm()));
-            fields.put(f + "heightMm", shown(insert.heightMm()));
-            fields.put(f + "areaMm2", insert.areaMm2() == 0 ? "" : shown(insert.areaMm2()));
-            fields.put(f + "spreadMm", shown(insert.spreadMm()));
-            fields.put(f + "sinkMm", shown(insert.sinkMm()));
-            fields.put(f + "rawLengthMm", insert.rawLengthMm() == 0 ? "" : shown(insert.rawLengthMm()));
-        }
-        BarLayer.Faces faces = layer.faces();
-        if (layer.kind().has(LayerKind.Field.FACES)) {
-            BarLayer.Faces of = faces == null ? BarLayer.Faces.ALL : faces;
-            fields.put(f + "bottom", of.bottom() ? YES : "");
-            fields.put(f + "sides", of.sides() ? YES : "");
-            fields.put(f + "top", of.top() ? YES : "");
-            fields.put(f + "wholeSlab", of.wholeSlab() ? YES : "");
-            fields.put(f + "bareEnds", of.bareEnds() ? YES : "");
-        }
-        HandlingFields.put(fields, f, layer);
-    }
-
-    private static String shown(Double number) {
-        return number == null ? "" : FormInput.shown(number);
+        LayerFields.put(fields, f, layer);
     }
 
     /**
@@ -171,36 +133,10 @@ public class BarFields {
         if (kind == null || by == null || of == null) {
             return Optional.empty();
         }
-        double amount = kind.amountAsked(by) ? form.number(f + "amount", range(by)) : 0;
-        double each = by == BarLayer.By.PIECES ? form.number(f + "eachGrams", BarLayer.EACH_GRAMS) : 0;
-        double embedded = form.has(f + "embedded") ? form.percent(f + "embedded", BarLayer.SHARE) : 1;
-        int repeat = form.has(f + "repeat") ? form.whole(f + "repeat", BarLayer.REPEAT) : 1;
-        BarLayer layer = new BarLayer(
-                kind,
-                of,
-                by,
-                amount,
-                each,
-                embedded,
-                repeat,
-                mix(form, f),
-                kind.has(LayerKind.Field.SIZE) ? insert(form, f) : null,
-                kind.has(LayerKind.Field.FACES) ? faces(form, f) : null,
-                optional(form, f + "leastMm", range(by)),
-                optional(form, f + "greatestMm", range(by)),
-                optional(form, f + "celsius", BarLayer.CELSIUS),
-                HandlingFields.read(form, f, kind));
-        return Optional.of(layer);
-    }
-
-    private static Range range(BarLayer.By by) {
-        return switch (by) {
-            case MM, REST -> BarLayer.MM;
-            case GRAMS -> BarLayer.GRAMS;
-            case MILLIGRAMS -> BarLayer.MILLIGRAMS;
-            case PIECES -> BarLayer.PIECES;
-            case SHARE -> BarLayer.SHARE_PERCENT;
-        };
+        LayerDraft draft = new LayerDraft(kind, of, by);
+        draft.layer.mix(mix(form, f));
+        LayerFields.take(form, f, draft);
+        return Optional.of(draft.build());
     }
 
     private BarLayer.Mix mix(FormInput form, String f) {
@@ -212,37 +148,7 @@ public class BarFields {
         double fraction = form.percent(f + "mixFraction", BarLayer.SHARE);
         return of == null
                 ? null
-                : new BarLayer.Mix(of, fraction, form.text(f + "marbled").equals(YES));
-    }
-
-    private static BarLayer.Insert insert(FormInput form, String f) {
-        BarLayer.Shape shape = choice(form, f + "shape", BarLayer.Shape.class, BarLayer.Shape.BAR);
-        double length = form.number(f + "lengthMm", BarLayer.Insert.SIDE_MM);
-        double width = shape == BarLayer.Shape.DISC ? length : form.number(f + "widthMm", BarLayer.Insert.SIDE_MM);
-        double height = form.number(f + "heightMm", BarLayer.Insert.HEIGHT_MM);
-        double area = shape == BarLayer.Shape.FREE ? form.number(f + "areaMm2", BarLayer.Insert.AREA_MM2) : 0;
-        return new BarLayer.Insert(
-                shape,
-                length,
-                width,
-                height,
-                area,
-                or(form, f + "spreadMm", BarLayer.Insert.SPREAD_MM),
-                or(form, f + "sinkMm", BarLayer.Insert.SINK_MM),
-                or(form, f + "rawLengthMm", RAW_MM));
-    }
-
-    private static BarLayer.Faces faces(FormInput form, String f) {
-        return new BarLayer.Faces(
-                form.text(f + "bottom").equals(YES),
-                form.text(f + "sides").equals(YES),
-                form.text(f + "top").equals(YES),
-                form.text(f + "wholeSlab").equals(YES),
-                form.text(f + "bareEnds").equals(YES));
-    }
-
-    private static double or(FormInput form, String field, Range range) {
-        return form.has(field) ? form.number(field, range) : 0;
+                : new BarLayer.Mix(of, fraction, form.text(f + "marbled").equals(LayerFields.YES));
     }
 
     static Double optional(FormInput form, String field, Range range) {

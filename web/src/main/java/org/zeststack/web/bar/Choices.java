@@ -26,7 +26,8 @@ public record Choices(
         Map<LayerKind, List<Technique>> techniques,
         List<Bar.Finish> finishes,
         List<Bar.Storage> storages,
-        List<Bar.SoldAs> names) {
+        List<Bar.SoldAs> names,
+        Map<String, List<LayerField>> small) {
 
     static final Choices ALL = new Choices(
             List.of(Build.values()),
@@ -41,5 +42,6 @@ public record Choices(
             Arrays.stream(LayerKind.values()).collect(Collectors.toMap(Function.identity(), Technique::of)),
             List.of(Bar.Finish.values()),
             List.of(Bar.Storage.values()),
-            List.of(Bar.SoldAs.values()));
+            List.of(Bar.SoldAs.values()),
+            LayerFields.SMALL);
 }

@@ -168,20 +168,8 @@ class DemoBars {
 
     /** The second version of a bar that has been made before: another filling, and a colour that shows. */
     private void quay(long id, String gel, String ganache, Stamp stamp) {
-        BarLayer colour = new BarLayer(
-                LayerKind.DECORATION,
-                "coloured-butter-yellow",
-                BarLayer.By.MILLIGRAMS,
-                70,
-                0,
-                1,
-                1,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null);
+        BarLayer colour = BarLayer.grams(LayerKind.DECORATION, "coloured-butter-yellow", 0)
+                .given(BarLayer.By.MILLIGRAMS, 70);
         Bar now = bars.draft(id).orElseThrow().content();
         Bar next = now.with(List.of(
                 colour,
@@ -254,8 +242,7 @@ class DemoBars {
     }
 
     private void floe(Stamp stamp) {
-        BarLayer caraway = new BarLayer(
-                LayerKind.INCLUSION, "caraway", BarLayer.By.GRAMS, 0.25, 0, 0.5, 1, null, null, null, null, null, null);
+        BarLayer caraway = BarLayer.grams(LayerKind.INCLUSION, "caraway", 0.25).withEmbedded(0.5);
         bar(
                 "Floe",
                 Build.OPEN,

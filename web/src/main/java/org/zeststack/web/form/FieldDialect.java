@@ -31,7 +31,7 @@ import org.zeststack.core.typed.FormInput;
  *       takes {@code zest:options="${...}"}, names with their words, {@code zest:none} for the words of none, and
  *       {@code zest:keeps=""} where what was chosen before stays chosen though it is not offered.
  *   <li>{@code <zest:told name="amount"/>} is the place where a fault of the field is told; {@code of="${...}"} names it whole.
- *   <li>{@code <zest:mini name="lengthMm" label="Length" unit="mm"/>} is a small labelled field with that place.
+ *   <li>{@code <zest:minis of="${...}"/>} are small labelled fields with that place ({@link SmallField}).
  *   <li>{@code <zest:kept of="..." given="..."/>} is a part that is drawn once for what stands in it ({@link KeptPart}).
  * </ul>
  */
@@ -47,7 +47,7 @@ class FieldDialect extends AbstractProcessorDialect {
 
     @Override
     public Set<IProcessor> getProcessors(String prefix) {
-        return Set.of(new Field(prefix), new Told(prefix), new Mini(prefix), new KeptPart(prefix, PRECEDENCE));
+        return Set.of(new Field(prefix), new Told(prefix), new Minis(prefix), new KeptPart(prefix, PRECEDENCE));
     }
 
     private static FormInput form(ITemplateContext context) {
@@ -92,20 +92,31 @@ class FieldDialect extends AbstractProcessorDialect {
         }
     }
 
-    private static final class Mini extends AbstractElementTagProcessor {
-        private Mini(String prefix) {
-            super(TemplateMode.HTML, prefix, "mini", true, null, false, PRECEDENCE);
+    private static final class Minis extends AbstractElementTagProcessor {
+        private Minis(String prefix) {
+            super(TemplateMode.HTML, prefix, "minis", true, null, false, PRECEDENCE);
         }
 
         @Override
         protected void doProcess(
                 ITemplateContext context, IProcessableElementTag tag, IElementTagStructureHandler handler) {
             FormInput form = form(context);
-            String own = tag.getAttributeValue("name");
-            String name = whole(context, own);
-            Markup label = new Markup()
-                    .begin("label", "data-mini", own)
-                    .element("span", tag.getAttributeValue("label"))
+            Markup markup = new Markup();
+            for (Object one : (Iterable<?>) evaluated(context, tag.getAttributeValue("of"))) {
+                SmallField field = (SmallField) one;
+                String name = whole(context, field.name());
+                if (field.typed()) {
+                    typed(markup, form, field, name);
+                } else {
+                    checked(markup, form, field, name);
+                }
+            }
+            handler.replaceWith(markup.toString(), false);
+        }
+
+        private static void typed(Markup markup, FormInput form, SmallField field, String name) {
+            markup.begin("label", "data-mini", field.name())
+                    .element("span", field.label())
                     .text(" ")
                     .begin("span", "class", "typed")
                     .empty(
@@ -120,9 +131,25 @@ class FieldDialect extends AbstractProcessorDialect {
                             name,
                             "value",
                             form.text(name))
-                    .element("span", tag.getAttributeValue("unit"), "class", "unit")
+                    .element("span", field.unit(), "class", "unit")
                     .end();
-            handler.replaceWith(told(label, form, name).end().toString(), false);
+            told(markup, form, name).end();
+        }
+
+        private static void checked(Markup markup, FormInput form, SmallField field, String name) {
+            markup.begin("label", "class", "check")
+                    .empty(
+                            "input",
+                            "type",
+                            "checkbox",
+                            "value",
+                            "yes",
+                            "name",
+                            name,
+                            "checked",
+                            form.text(name).equals("yes") ? "checked" : null)
+                    .text(" " + field.label());
+            told(markup, form, name).end();
         }
     }
 

@@ -540,6 +540,12 @@ public class ApiTest extends DemoCalls {
         JsonNode shell = paths.get("/api/v1/cavity/tapered")
                 .at("/post/requestBody/content/application~1json/schema/properties/shellMm");
         assertEquals(shell.get("minimum").doubleValue(), 0.2);
+        JsonNode layer = paths.get("/api/v1/bar/assemble")
+                .at("/post/requestBody/content/application~1json/schema/properties/layers/items/properties");
+        assertEquals(layer.at("/keepsGrams/maximum").doubleValue(), 2000);
+        assertEquals(layer.at("/keepsGrams/description").asString(), "tool keeps, g");
+        assertEquals(layer.at("/spare/maximum").doubleValue(), 0.5, "a share is sent as one, not in %");
+        assertTrue(layer.at("/by/enum").toString().contains("\"milligrams\""));
         JsonNode cook = answer("/sugar/cook", CARAMEL.formatted(""), 200);
         JsonNode described =
                 paths.get("/api/v1/sugar/cook").at("/post/responses/200/content/application~1json/schema/properties");
