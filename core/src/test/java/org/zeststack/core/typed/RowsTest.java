@@ -37,6 +37,12 @@ public class RowsTest {
     }
 
     @Test
+    public void aNumberOfFourFiguresIsARowAndOneOfFiveIsNone() {
+        FormInput form = FormInput.of(Map.of("layer.9999.kind", "", "layer.10000.kind", "", "layer..kind", ""));
+        assertEquals(Rows.used(form, "layer"), List.of(9999));
+    }
+
+    @Test
     public void rowsChangePlacesWithEverythingInThem() {
         FormInput form = three();
         Rows.up(form, "layer", 2);
