@@ -26,13 +26,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.testng.annotations.Test;
+import org.zeststack.app.bar.Assembling;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Mould;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.bar.Assembling;
 import org.zeststack.web.demo.DemoPeople;
 
 /** Measures as ratios within one run. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */

@@ -12,11 +12,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.zeststack.app.bench.ReadingDoor;
 import org.zeststack.core.bench.Moments;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.store.bench.Bench;
-import org.zeststack.web.bench.ReadingDoor;
 import tools.jackson.databind.JsonNode;
 
 /** The door through which thermometers send what they read of a pot. */

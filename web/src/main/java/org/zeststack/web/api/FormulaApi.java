@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.Family;
@@ -21,7 +22,6 @@ import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.sugar.Cook;
-import org.zeststack.web.shelf.Shelf;
 import tools.jackson.databind.JsonNode;
 
 /** Household lines to grams, formulas scaled, and the ingredients, for programs. */

@@ -6,10 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.zeststack.app.bar.LayerField;
+import org.zeststack.app.bar.LayerFields;
+import org.zeststack.app.bench.ReadingDoor;
 import org.zeststack.core.quantity.Range;
-import org.zeststack.web.bar.LayerField;
-import org.zeststack.web.bar.LayerFields;
-import org.zeststack.web.bench.ReadingDoor;
 
 /** The OpenAPI 3.1 description, made from the calculators' own fields so that it cannot disagree with them. */
 final class OpenApi {

@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.zeststack.app.drawing.PlanDrawing;
+import org.zeststack.app.drawing.SectionDrawing;
 import org.zeststack.core.bar.LayerKind;
 import org.zeststack.core.picture.CrossSection;
 import org.zeststack.core.picture.Plan;
@@ -12,8 +14,6 @@ import org.zeststack.core.quantity.Numbers;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.stack.Frame;
 import org.zeststack.core.stack.StackLayer;
-import org.zeststack.web.drawing.PlanDrawing;
-import org.zeststack.web.drawing.SectionDrawing;
 
 /**
  * The picture of a bar: the cut face with its handles at the left and its legend at the right, the cut along the length and the

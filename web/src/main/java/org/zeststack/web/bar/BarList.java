@@ -6,6 +6,9 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.zeststack.app.bar.BarWorkings;
+import org.zeststack.app.drawing.SectionDrawing;
+import org.zeststack.app.result.RunResults;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.quantity.Numbers;
@@ -17,8 +20,6 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.drawing.SectionDrawing;
-import org.zeststack.web.result.RunResults;
 
 /** The list of bars, each shown as it stands: everything it needs is read at once, and only the page's own are computed. */
 @Component

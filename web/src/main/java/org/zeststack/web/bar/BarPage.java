@@ -9,6 +9,8 @@ import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.exception.MathRuntimeException;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.zeststack.app.bar.BarFields;
+import org.zeststack.app.bar.BarWorkings;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.judge.BarCalls;

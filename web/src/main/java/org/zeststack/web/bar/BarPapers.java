@@ -10,9 +10,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.drawing.PaperTemplate;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.typed.FormInput;
-import org.zeststack.web.drawing.PaperTemplate;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 

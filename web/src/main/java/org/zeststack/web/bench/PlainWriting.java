@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.zeststack.app.bench.SimulatedDevices;
 import org.zeststack.core.bench.EntryKind;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.web.page.Page;

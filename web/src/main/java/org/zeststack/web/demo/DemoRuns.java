@@ -11,6 +11,7 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.function.DoubleUnaryOperator;
 import org.springframework.stereotype.Component;
+import org.zeststack.app.run.RunSheets;
 import org.zeststack.core.bench.EntryBody;
 import org.zeststack.core.bench.InTemper;
 import org.zeststack.core.bench.Note;
@@ -37,7 +38,6 @@ import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.demo.DemoDesigns.Made;
-import org.zeststack.web.run.RunSheets;
 
 /** Runs of the demo: closed ones with readings, weigh-ins and rejects, one on the bench, one planned. */
 @Component

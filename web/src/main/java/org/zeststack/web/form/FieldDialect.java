@@ -20,6 +20,7 @@ import org.thymeleaf.processor.element.AbstractElementTagProcessor;
 import org.thymeleaf.processor.element.IElementTagStructureHandler;
 import org.thymeleaf.standard.expression.StandardExpressions;
 import org.thymeleaf.templatemode.TemplateMode;
+import org.zeststack.app.design.SmallField;
 import org.zeststack.core.typed.FormInput;
 
 /**

@@ -23,6 +23,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
+import org.zeststack.app.design.MethodFields;
+import org.zeststack.app.exchange.FormulaJson;
+import org.zeststack.app.exchange.LinesCsv;
+import org.zeststack.app.exchange.RecipeLd;
+import org.zeststack.app.formula.LineFields;
+import org.zeststack.app.shelf.Names;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaLine;
@@ -34,15 +41,9 @@ import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.StoreRoom;
-import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.exchange.FormulaJson;
-import org.zeststack.web.exchange.LinesCsv;
-import org.zeststack.web.exchange.RecipeLd;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
-import org.zeststack.web.shelf.Names;
-import org.zeststack.web.shelf.Shelf;
 
 /** Formulas out in three open formats, and in from them. */
 @Page

@@ -5,6 +5,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import org.zeststack.app.result.RunResults;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.air.Atmosphere;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaBalance;
@@ -15,8 +17,6 @@ import org.zeststack.store.Part;
 import org.zeststack.store.Saved;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.result.RunResults;
-import org.zeststack.web.shelf.Shelf;
 
 /** The list of formulas, each with what it is and what is made of it; everything is read at once. */
 @Component

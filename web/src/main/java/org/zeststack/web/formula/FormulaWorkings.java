@@ -8,6 +8,12 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.zeststack.app.design.MethodFields;
+import org.zeststack.app.formula.FormulaFields;
+import org.zeststack.app.formula.LineFields;
+import org.zeststack.app.formula.ScaleForm;
+import org.zeststack.app.shelf.Shelf;
+import org.zeststack.app.words.Show;
 import org.zeststack.core.explain.Call;
 import org.zeststack.core.formula.Adjustment;
 import org.zeststack.core.formula.Formula;
@@ -30,9 +36,6 @@ import org.zeststack.core.workshop.Place;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.design.MethodFields;
-import org.zeststack.web.page.Show;
-import org.zeststack.web.shelf.Shelf;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Works out everything that a formula's page shows beside what is typed. */

@@ -7,6 +7,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.formula.RunsMade;
+import org.zeststack.app.shelf.Names;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.core.formula.FormulaDiff;
 import org.zeststack.core.typed.FormInput;
@@ -14,7 +16,6 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
-import org.zeststack.web.shelf.Names;
 
 /** A formula's versions: one of them, the difference of two, and which one is to be made. */
 @Page

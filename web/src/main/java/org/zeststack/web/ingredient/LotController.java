@@ -17,6 +17,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.shelf.Names;
+import org.zeststack.app.shelf.Shelf;
+import org.zeststack.app.words.Show;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.Cupboard;
 import org.zeststack.core.formula.FormulaBalance;
@@ -38,11 +41,8 @@ import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
-import org.zeststack.web.shelf.Names;
-import org.zeststack.web.shelf.Shelf;
 
 /** Lots: what came, what was made ahead, what is left, and what can be made of it. */
 @Page

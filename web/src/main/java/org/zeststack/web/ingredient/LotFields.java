@@ -6,10 +6,10 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import org.zeststack.app.words.Show;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Lot;
 import org.zeststack.core.typed.FormInput;
-import org.zeststack.web.page.Show;
 
 /** Fields of a lot's form: to text and back. */
 final class LotFields {

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.formula.NamedFormula;
@@ -31,7 +32,6 @@ import org.zeststack.store.ingredient.StoreRoom;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
-import org.zeststack.web.shelf.Shelf;
 
 /** What the ingredients are made of; adding and changing them; the search that every line uses. */
 @Page

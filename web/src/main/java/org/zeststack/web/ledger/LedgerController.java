@@ -8,6 +8,9 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.bench.SeriesView;
+import org.zeststack.app.bench.SeriesViews;
+import org.zeststack.app.result.RunResults;
 import org.zeststack.core.bench.BenchEntry;
 import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.ledger.BowlAccount;
@@ -18,11 +21,8 @@ import org.zeststack.store.bench.Bench;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.bench.SeriesView;
-import org.zeststack.web.bench.SeriesViews;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
-import org.zeststack.web.result.RunResults;
 
 /** The ledger: every closed run with its account. */
 @Page

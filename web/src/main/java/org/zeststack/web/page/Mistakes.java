@@ -23,6 +23,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.multipart.support.MissingServletRequestPartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.zeststack.app.Missing;
 import org.zeststack.store.NewerRelease;
 import tools.jackson.core.JacksonException;
 
@@ -33,6 +34,11 @@ class Mistakes {
 
     private static final Logger LOG = LoggerFactory.getLogger(Mistakes.class);
     private static final int SHOWN = 40;
+
+    @ExceptionHandler
+    void missing(Missing e, HttpServletResponse response) throws IOException {
+        tell(response, HttpStatus.NOT_FOUND, e.getMessage());
+    }
 
     @ExceptionHandler
     void mismatch(MethodArgumentTypeMismatchException e, HttpServletRequest request, HttpServletResponse response)

@@ -3,6 +3,7 @@ package org.zeststack.web.page;
 import java.util.List;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.zeststack.app.drawing.SectionDrawing;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bench.BenchState;
 import org.zeststack.core.formula.Formula;
@@ -12,7 +13,6 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.drawing.SectionDrawing;
 
 /** The first page: what is on the bench now and the next thing that hands must do. */
 @Page

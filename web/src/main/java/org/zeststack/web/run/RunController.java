@@ -19,6 +19,12 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.bench.CookLessons;
+import org.zeststack.app.design.Titles;
+import org.zeststack.app.drawing.SectionDrawing;
+import org.zeststack.app.run.LotsOfRun;
+import org.zeststack.app.run.RunSheets;
+import org.zeststack.app.words.Show;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bench.EntryBody;
 import org.zeststack.core.bench.GoingOn;
@@ -39,11 +45,7 @@ import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.bench.CookLessons;
-import org.zeststack.web.design.Titles;
-import org.zeststack.web.drawing.SectionDrawing;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Show;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
@@ -323,7 +325,7 @@ class RunController {
                 bench.seriesOf(id).stream()
                         .filter(s -> s.endedAt() == null)
                         .forEach(s -> bench.endSeries(s.id(), clock.instant()));
-                lotsOfRun.use(find(id), me);
+                lotsOfRun.use(find(id), me.name());
                 bench.touch(id);
             }
         });

@@ -2,10 +2,10 @@ package org.zeststack.web.run;
 
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import org.zeststack.app.result.RunResults;
 import org.zeststack.store.Part;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.result.RunResults;
 
 /** The list of runs: how each stands, what comes next in it or what came of it. */
 @Component

@@ -20,6 +20,7 @@ import org.springframework.security.web.context.NullSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
+import org.zeststack.app.people.Passwords;
 import org.zeststack.store.people.People;
 
 /** Two chains: programs with bearer tokens and no session; people with session and CSRF. */

@@ -8,11 +8,11 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Import;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
-import org.zeststack.store.StoreConfiguration;
+import org.zeststack.app.AppConfiguration;
 
 /** The web application. */
 @SpringBootApplication(scanBasePackages = "org.zeststack.web")
-@Import(StoreConfiguration.class)
+@Import(AppConfiguration.class)
 @EnableScheduling
 public class Application {
 

@@ -12,8 +12,8 @@ import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.zeststack.app.people.Passwords;
 import org.zeststack.postgres.PostgresTrouble;
-import org.zeststack.web.security.Passwords;
 
 /** Sets a password on the machine that the workshop runs on. */
 final class NewPassword {

@@ -17,10 +17,10 @@ import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+import org.zeststack.app.people.Passwords;
 import org.zeststack.postgres.DumpFile;
 import org.zeststack.postgres.PostgresTrouble;
 import org.zeststack.postgres.PrivatePostgres;
-import org.zeststack.web.security.Passwords;
 import org.zeststack.web.security.Proxies;
 
 /** The program behind the {@code zest} command. */

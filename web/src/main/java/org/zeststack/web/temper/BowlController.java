@@ -16,6 +16,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import org.zeststack.app.bench.LoggerLines;
+import org.zeststack.app.bench.ReadingDoor;
 import org.zeststack.core.air.DewPoint;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
@@ -38,8 +40,6 @@ import org.zeststack.core.temper.Thickness;
 import org.zeststack.core.temper.Untempered;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.rule.OwnBounds;
-import org.zeststack.web.bench.LoggerLines;
-import org.zeststack.web.bench.ReadingDoor;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.temper.Couvertures.Couverture;
 

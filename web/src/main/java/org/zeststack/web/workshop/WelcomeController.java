@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.zeststack.app.people.Passwords;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.workshop.Place;
@@ -22,7 +23,6 @@ import org.zeststack.store.people.Role;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.security.Loopback;
-import org.zeststack.web.security.Passwords;
 
 /** The first visit: an owner with a password, or just one local person. Only from this machine. */
 @Page

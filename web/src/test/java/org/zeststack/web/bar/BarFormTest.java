@@ -12,6 +12,12 @@ import java.util.Optional;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.app.bar.BarActs;
+import org.zeststack.app.bar.BarFields;
+import org.zeststack.app.bar.BarWorkings;
+import org.zeststack.app.bar.BodyFields;
+import org.zeststack.app.bar.NewBar;
+import org.zeststack.app.design.MethodFields;
 import org.zeststack.core.bar.Bar;
 import org.zeststack.core.bar.BarLayer;
 import org.zeststack.core.bar.Body;
@@ -27,7 +33,6 @@ import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.typed.Rows;
 import org.zeststack.web.WithDemo;
-import org.zeststack.web.design.MethodFields;
 
 /** A bar's form without a browser: what is typed, read, acted on and drawn. */
 public class BarFormTest extends WithDemo {

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.app.bench.FollowedPot;
 import org.zeststack.core.sheet.FormulaBatch;
 import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.simulate.SimulatedPot;

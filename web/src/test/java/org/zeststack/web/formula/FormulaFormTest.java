@@ -13,6 +13,11 @@ import java.util.SplittableRandom;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.app.formula.FormulaActs;
+import org.zeststack.app.formula.FormulaFields;
+import org.zeststack.app.formula.LineFields;
+import org.zeststack.app.formula.ScaleForm;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;
@@ -25,7 +30,6 @@ import org.zeststack.core.ingredient.Ingredient;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.core.typed.Rows;
 import org.zeststack.web.WithDemo;
-import org.zeststack.web.shelf.Shelf;
 
 /** A formula's form without a browser: to text and back, the acts of its buttons, and scaling. */
 public class FormulaFormTest extends WithDemo {

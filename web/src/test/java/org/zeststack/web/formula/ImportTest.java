@@ -10,10 +10,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.formula.Formula;
 import org.zeststack.store.design.Designs;
 import org.zeststack.web.WithDemo;
-import org.zeststack.web.shelf.Shelf;
 
 /** Formulas brought in from files: with what they are made of, and with what is not known here. */
 public class ImportTest extends WithDemo {

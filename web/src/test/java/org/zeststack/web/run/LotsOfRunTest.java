@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.app.run.RunSheets;
 import org.zeststack.core.composition.Part;
 import org.zeststack.core.ingredient.Lot;
 import org.zeststack.core.sheet.Allowances;

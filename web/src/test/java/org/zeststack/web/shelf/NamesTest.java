@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import org.zeststack.app.shelf.Names;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.formula.DefaultMethods;
 import org.zeststack.core.formula.Family;
 import org.zeststack.core.formula.Finish;

@@ -7,10 +7,11 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.testng.annotations.Test;
+import org.zeststack.app.bar.BarWorkings;
+import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.formula.FormulaLink;
 import org.zeststack.core.ingredient.IngredientTable;
 import org.zeststack.web.WithDemo;
-import org.zeststack.web.bar.BarWorkings;
 
 /** What was read once is forgotten when the data under it are others. */
 public class ShelfTest extends WithDemo {

@@ -1,0 +1,2 @@
+/** Who works here: passwords that are good enough. */
+package org.zeststack.app.people;

@@ -1,0 +1,2 @@
+/** How runs went, for lists. */
+package org.zeststack.app.result;

@@ -1,0 +1,2 @@
+/** How figures and moments are written for people. */
+package org.zeststack.app.words;

@@ -1,2 +1,0 @@
-/** Drawings as SVG: geometry from the core turned into paths. */
-package org.zeststack.web.drawing;

@@ -1,2 +1,0 @@
-/** Formulas in open formats: the project's own JSON, schema.org recipes, comma-separated lines. */
-package org.zeststack.web.exchange;

@@ -1,2 +1,0 @@
-/** How runs went, for lists. */
-package org.zeststack.web.result;

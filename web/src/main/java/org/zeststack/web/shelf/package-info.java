@@ -1,2 +1,0 @@
-/** What lines point to: the store room's ingredients, lots, and finished versions of formulas. */
-package org.zeststack.web.shelf;
