@@ -25,7 +25,6 @@ public class ArchitectureTest {
             Map.entry("bar", List.of("design", "page", "security")),
             Map.entry("bench", List.of("page", "security")),
             Map.entry("box", List.of("design", "page", "security")),
-            Map.entry("demo", List.of("security")),
             Map.entry("design", List.of("page", "security")),
             Map.entry("form", List.of()),
             Map.entry("formula", List.of("design", "page", "security")),
@@ -132,6 +131,7 @@ public class ArchitectureTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage(
                         "org.zeststack.web..",
+                        "org.zeststack.demo..",
                         "org.zeststack.postgres..",
                         "jakarta.servlet..",
                         "org.thymeleaf..",

@@ -31,9 +31,9 @@ import org.zeststack.core.bar.Bar;
 import org.zeststack.core.judge.BarCalls;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.workshop.Mould;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.store.TestDatabase;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.demo.DemoPeople;
 
 /** Measures as ratios within one run. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */
 public class Bench {

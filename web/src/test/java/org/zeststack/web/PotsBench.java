@@ -31,10 +31,10 @@ import org.zeststack.core.bench.TemperPlanned;
 import org.zeststack.core.sheet.RunSheet;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.demo.DemoPeople;
 
 /** Many thermometers at once. Run by {@code ./zest bench}, never with the tests; prints {@code name: value}. */
 public class PotsBench {

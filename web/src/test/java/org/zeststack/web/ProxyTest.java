@@ -30,7 +30,7 @@ import org.springframework.util.FileSystemUtils;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
-import org.zeststack.web.demo.DemoPeople;
+import org.zeststack.demo.DemoPeople;
 
 /** Through nginx with TLS, as the README has it. */
 public class ProxyTest {

@@ -17,8 +17,8 @@ import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.util.FileSystemUtils;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.store.TestDatabase;
-import org.zeststack.web.demo.DemoPeople;
 import org.zeststack.web.security.Proxies;
 import org.zeststack.web.start.Application;
 

@@ -21,6 +21,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.WebUtils;
 import org.zeststack.app.people.Passwords;
+import org.zeststack.app.people.TokenText;
 import org.zeststack.store.people.People;
 
 /**

@@ -18,6 +18,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.zeststack.app.people.TokenText;
 import org.zeststack.store.people.Tokens;
 
 /** Lets programs in by bearer token, and tells the others why not. */

@@ -9,10 +9,11 @@ import org.springframework.context.annotation.Import;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
 import org.zeststack.app.AppConfiguration;
+import org.zeststack.demo.DemoConfiguration;
 
 /** The web application. */
 @SpringBootApplication(scanBasePackages = "org.zeststack.web")
-@Import(AppConfiguration.class)
+@Import({AppConfiguration.class, DemoConfiguration.class})
 @EnableScheduling
 public class Application {
 

@@ -4,8 +4,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.postgres.PostgresTrouble;
-import org.zeststack.web.demo.DemoPeople;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.security.Loopback;
 

@@ -1,6 +1,6 @@
 package org.zeststack.web.start;
 
-import org.zeststack.web.demo.DemoPeople;
+import org.zeststack.demo.DemoPeople;
 
 /** The demo's sign-ins as printed when it is ready. */
 final class DemoSignIns {

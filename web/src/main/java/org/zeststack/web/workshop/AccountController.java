@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.app.people.Passwords;
+import org.zeststack.app.people.TokenText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.people.People;
@@ -24,7 +25,6 @@ import org.zeststack.web.page.Page;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignInThrottle;
 import org.zeststack.web.security.SignedIn;
-import org.zeststack.web.security.TokenText;
 
 /** One's own sign-in. */
 @Page

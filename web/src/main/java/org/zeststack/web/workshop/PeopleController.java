@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.zeststack.app.people.Passwords;
+import org.zeststack.app.people.TokenText;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.people.People;
@@ -29,7 +30,6 @@ import org.zeststack.store.people.Tokens;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.security.SignedIn;
 import org.zeststack.web.security.SignedOut;
-import org.zeststack.web.security.TokenText;
 
 /** People and tokens. The owner's alone. */
 @Page

@@ -16,9 +16,9 @@ import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import org.zeststack.app.people.TokenText;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.store.people.Tokens;
-import org.zeststack.web.demo.DemoPeople;
-import org.zeststack.web.security.TokenText;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -8,8 +8,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.web.TestApp;
-import org.zeststack.web.demo.DemoPeople;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 

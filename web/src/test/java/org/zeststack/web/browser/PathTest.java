@@ -13,10 +13,10 @@ import java.util.regex.Pattern;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
+import org.zeststack.demo.DemoPeople;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.TestApp;
-import org.zeststack.web.demo.DemoPeople;
 
 /** One moulded bar from the empty workshop to counted pieces, as a newcomer takes it; owner and bench hand in turn. */
 public class PathTest {

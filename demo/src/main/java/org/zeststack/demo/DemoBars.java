@@ -1,4 +1,4 @@
-package org.zeststack.web.demo;
+package org.zeststack.demo;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -21,10 +21,10 @@ import org.zeststack.core.formula.FormulaLine.Role;
 import org.zeststack.core.method.Act;
 import org.zeststack.core.method.MethodStep;
 import org.zeststack.core.workshop.Mould;
+import org.zeststack.demo.DemoDesigns.Made;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.demo.DemoDesigns.Made;
 
 /** Bars of the lantern fair in all five builds, with the formulas that they need. Made up; nobody's recipes. */
 @Component

@@ -1,2 +1,2 @@
 /** The invented workshop that the demo shows. Nobody's recipes, nobody's runs. */
-package org.zeststack.web.demo;
+package org.zeststack.demo;

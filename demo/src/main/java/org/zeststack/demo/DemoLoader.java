@@ -1,4 +1,4 @@
-package org.zeststack.web.demo;
+package org.zeststack.demo;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -8,11 +8,11 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.zeststack.app.people.TokenText;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.people.People;
 import org.zeststack.store.people.Tokens;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.security.TokenText;
 
 /** Loads the demo once, whole or not at all. */
 @Component

@@ -1,4 +1,4 @@
-package org.zeststack.web.demo;
+package org.zeststack.demo;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -34,10 +34,10 @@ import org.zeststack.core.simulate.SimulatedPot;
 import org.zeststack.core.temper.Bowl;
 import org.zeststack.core.temper.Method;
 import org.zeststack.core.temper.TemperPlan;
+import org.zeststack.demo.DemoDesigns.Made;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
-import org.zeststack.web.demo.DemoDesigns.Made;
 
 /** Runs of the demo: closed ones with readings, weigh-ins and rejects, one on the bench, one planned. */
 @Component

@@ -1,4 +1,4 @@
-package org.zeststack.web.demo;
+package org.zeststack.demo;
 
 import java.util.List;
 import org.zeststack.store.people.Role;

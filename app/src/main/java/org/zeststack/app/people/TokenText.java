@@ -1,4 +1,4 @@
-package org.zeststack.web.security;
+package org.zeststack.app.people;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -23,7 +23,7 @@ public final class TokenText {
         return sha256().digest(token.getBytes(StandardCharsets.UTF_8));
     }
 
-    static MessageDigest sha256() {
+    public static MessageDigest sha256() {
         try {
             return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {

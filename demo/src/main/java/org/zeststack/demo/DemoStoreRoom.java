@@ -1,4 +1,4 @@
-package org.zeststack.web.demo;
+package org.zeststack.demo;
 
 import java.time.LocalDate;
 import java.time.ZoneId;
