@@ -104,9 +104,9 @@ public class FormInputTest {
     @DataProvider
     public Object[][] temperatures() {
         return new Object[][] {
-            // typed, °C of a single reading, °C of a stop; NIST SP 811: °C = (°F − 32) / 1.8, to a tenth
+            // typed, °C of a single reading, °C of a stop; NIST SP 811: °C = (°F − 32) / 1.8; a stop to a tenth
             {"118", 118.0, 118.0},
-            {"242 F", 116.7, 116.7},
+            {"242 F", 116.67, 116.7},
             {"236-240 F", Double.NaN, 114.4},
             {"60", 60.0, 60.0},
             {"59", Double.NaN, Double.NaN},
