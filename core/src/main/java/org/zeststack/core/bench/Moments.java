@@ -80,6 +80,19 @@ public final class Moments {
                 : Optional.empty();
     }
 
+    /** What is to be asked of the time that a device tells: of a clock that is ahead, whether now is meant. */
+    public Optional<Fault> doubt(Instant at, Instant now) {
+        return ahead(at, now)
+                ? refusedEntry(at, now)
+                        .map(f -> Fault.of("at", f.given(), f.message() + " Shall it be written down as of now?"))
+                : asked(at, now);
+    }
+
+    /** When it was; empty, for now, where its device tells nothing or its clock is ahead. */
+    public Optional<Instant> asOf(Instant at, Instant now) {
+        return Optional.ofNullable(at).filter(told -> !ahead(told, now));
+    }
+
     private Duration greatest(String code) {
         Bound bound = TIME.bound(bounds, code);
         return Duration.ofSeconds(Math.round(bound.greatest() * (bound.unit().equals("h") ? 3600 : 60)));

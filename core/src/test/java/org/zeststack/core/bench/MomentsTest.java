@@ -54,6 +54,19 @@ public class MomentsTest {
         };
     }
 
+    @Test
+    public void aClockThatIsAheadIsAskedAboutAndMeansNow() {
+        Instant within = NOW.plusSeconds(120);
+        Instant beyond = NOW.plusSeconds(121);
+        assertEquals(MOMENTS.doubt(within, NOW), Optional.empty());
+        assertTrue(told(MOMENTS.doubt(beyond, NOW)).endsWith("2 min. Shall it be written down as of now?"));
+        assertEquals(MOMENTS.asOf(within, NOW), Optional.of(within));
+        assertEquals(MOMENTS.asOf(beyond, NOW), Optional.empty());
+        assertEquals(MOMENTS.asOf(null, NOW), Optional.empty());
+        Instant longAgo = NOW.minus(Duration.ofDays(3));
+        assertEquals(MOMENTS.doubt(longAgo, NOW), MOMENTS.asked(longAgo, NOW));
+    }
+
     @Test(dataProvider = "readings")
     public void aReadingIsKeptOrRefused(String at, String begun, String refused) {
         assertEquals(told(MOMENTS.refused(Instant.parse(at), NOW, Instant.parse(begun))), refused);

@@ -23,29 +23,17 @@ import org.springframework.web.server.ResponseStatusException;
 import org.zeststack.app.bench.LoggerLines;
 import org.zeststack.app.bench.ReadingDoor;
 import org.zeststack.app.bench.SimulatedDevices;
-import org.zeststack.core.bench.BenchState;
-import org.zeststack.core.bench.EntryBody;
+import org.zeststack.app.bench.Writing;
 import org.zeststack.core.bench.EntryKind;
-import org.zeststack.core.bench.GoingOn;
 import org.zeststack.core.bench.Moments;
-import org.zeststack.core.bench.StepDone;
-import org.zeststack.core.bench.TypedEntry;
-import org.zeststack.core.bench.WeighingRules;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.quantity.Faults;
 import org.zeststack.core.quantity.Range;
-import org.zeststack.core.rule.Bounds;
-import org.zeststack.core.sheet.BenchStep;
-import org.zeststack.core.sheet.RunSheet;
-import org.zeststack.core.sheet.StepKind;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Devices;
 import org.zeststack.store.bench.KeyTaken;
 import org.zeststack.store.rule.OwnBounds;
-import org.zeststack.store.run.Run;
-import org.zeststack.store.run.Runs;
-import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
@@ -56,27 +44,18 @@ class BenchDoor {
     private static final double SIMULATED_SCALE = 20;
     private static final Range SPEED = new Range(1, 60, "times");
 
-    private final Runs runs;
     private final Bench bench;
     private final ReadingDoor door;
     private final OwnBounds own;
-    private final WorkshopStore workshop;
+    private final Writing writing;
     private final Devices devices;
     private final Clock clock;
 
-    BenchDoor(
-            Runs runs,
-            Bench bench,
-            ReadingDoor door,
-            OwnBounds own,
-            WorkshopStore workshop,
-            Devices devices,
-            Clock clock) {
-        this.runs = runs;
+    BenchDoor(Bench bench, ReadingDoor door, OwnBounds own, Writing writing, Devices devices, Clock clock) {
         this.bench = bench;
         this.door = door;
         this.own = own;
-        this.workshop = workshop;
+        this.writing = writing;
         this.devices = devices;
         this.clock = clock;
     }
@@ -183,48 +162,20 @@ class BenchDoor {
 
     @PostMapping("/bench/{id}/entries")
     ResponseEntity<Answer> entry(@PathVariable long id, @RequestBody Sent sent, @AuthenticationPrincipal SignedIn me) {
-        RunSheet sheet = runs.find(id).flatMap(Run::sheet).orElseThrow(() -> Trouble.missing("This run"));
         if (isAnothers(sent.by(), me)) {
             return Answer.anothers(sent.by());
         }
-        FormInput form = FormInput.of(sent.fields() == null ? Map.of() : sent.fields());
-        requireKey(form, sent.key(), sent.kind());
-        Bounds bounds = own.bounds();
-        Optional<EntryBody> body =
-                form.faulty() ? Optional.empty() : sent.kind().read(new TypedEntry(form, sheet, this::others, bounds));
-        if (body.isEmpty()) {
-            return Answer.faulty(form);
-        }
-        Instant now = clock.instant();
-        Moments moments = new Moments(bounds);
-        if (sent.at() != null && !moments.ahead(sent.at(), now)) {
-            moments.refusedEntry(sent.at(), now).ifPresent(form::add);
-        }
-        if (form.faulty()) {
-            return Answer.faulty(form);
-        }
-        BenchState state = BenchState.of(sheet, bench.entries(id));
-        if (unexplained(body.get(), sheet, state, form)) {
-            return Answer.faulty(form);
-        }
-        Optional<Fault> asked = isSure(form) || sent.at() == null ? Optional.empty() : doubt(sent.at(), now, moments);
-        Optional<Fault> doubt =
-                isSure(form) ? Optional.empty() : asked.or(() -> body.get().doubt(state, new WeighingRules(bounds)));
-        if (doubt.isPresent()) {
-            return Answer.asked(doubt.get());
-        }
-        var entry = new Bench.NewEntry(
+        var entry = new Writing.Entry(
                 sent.key(),
-                body.get(),
+                sent.kind(),
+                sent.fields() == null ? Map.of() : sent.fields(),
                 word(sent.component()),
                 word(sent.device()),
-                asOf(sent.at(), now, moments),
+                sent.at(),
                 sent.corrects());
-        return switch (bench.append(id, entry, me.name(), now)) {
-            case ACCEPTED -> {
-                endCook(id, sheet, body.get(), now);
-                yield Answer.of(HttpStatus.CREATED, "accepted", "");
-            }
+        Writing.Written written = writing.write(id, entry, me.name());
+        return switch (written.outcome()) {
+            case ACCEPTED -> Answer.of(HttpStatus.CREATED, "accepted", "");
             case LATE ->
                 Answer.of(
                         HttpStatus.CREATED,
@@ -238,47 +189,13 @@ class BenchDoor {
                         HttpStatus.GONE,
                         "refused",
                         "This run is not on the bench, or the entry to take back is not there.");
+            case FAULTY -> Answer.faulty(written.faults(), "Not written down.");
+            case ASKED -> Answer.asked(written.faults().get(0));
         };
-    }
-
-    /** Whether something speaks against a step that is said to be done, and nobody says why it goes on. */
-    private static boolean unexplained(EntryBody body, RunSheet sheet, BenchState state, FormInput form) {
-        if (body instanceof StepDone done && done.reason() == null) {
-            sheet.step(done.step())
-                    .flatMap(step -> GoingOn.against(sheet, state, step))
-                    .ifPresent(against -> form.add(Fault.of("reason", "", against + " Say why you go on.")));
-        }
-        return form.faulty();
     }
 
     private static boolean isAnothers(String by, SignedIn me) {
         return by != null && !by.equals(me.login());
-    }
-
-    private List<TypedEntry.Other> others() {
-        return workshop.thermometers().stream()
-                .map(t -> new TypedEntry.Other(String.valueOf(t.id()), t.name(), t.content()))
-                .toList();
-    }
-
-    /** A pot whose step is done is not read any more. */
-    private void endCook(long run, RunSheet sheet, EntryBody body, Instant now) {
-        Optional<BenchStep> cook = body instanceof StepDone done
-                ? sheet.step(done.step()).filter(s -> s.kind() == StepKind.COOK)
-                : Optional.empty();
-        cook.ifPresent(step -> bench.seriesOf(run).stream()
-                .filter(s -> s.component().equals(step.component()) && s.endedAt() == null)
-                .forEach(s -> bench.endSeries(s.id(), now)));
-    }
-
-    private static boolean isSure(FormInput form) {
-        return form.text("sure").equals("yes");
-    }
-
-    private static void requireKey(FormInput form, UUID key, EntryKind kind) {
-        if (key == null || kind == null) {
-            form.add(Fault.of("key", "", "An entry needs a key and a kind."));
-        }
     }
 
     private static String word(String text) {
@@ -353,27 +270,17 @@ class BenchDoor {
                 form.add(Fault.of("key", "", "A reading needs a key."));
             }
             all.addAll(form.faults());
-            Optional<Fault> doubt = sure || one.at() == null ? Optional.empty() : doubt(one.at(), now, moments);
+            Optional<Fault> doubt = sure || one.at() == null ? Optional.empty() : moments.doubt(one.at(), now);
             if (doubt.isPresent()) {
                 return Answer.asked(doubt.get());
             }
             given.add(new ReadingDoor.Given(
-                    one.key(), asOf(one.at(), now, moments), celsius, Boolean.TRUE.equals(one.confirmed())));
+                    one.key(),
+                    moments.asOf(one.at(), now).orElse(null),
+                    celsius,
+                    Boolean.TRUE.equals(one.confirmed())));
         }
         return all.faulty() ? Answer.faulty(all) : answered(door.take(of, given, sure), "celsius");
-    }
-
-    /** What is to be asked of the time that a device tells of something written down. */
-    private static Optional<Fault> doubt(Instant at, Instant now, Moments moments) {
-        return moments.ahead(at, now)
-                ? moments.refusedEntry(at, now)
-                        .map(f -> Fault.of("at", f.given(), f.message() + " Shall it be written down as of now?"))
-                : moments.asked(at, now);
-    }
-
-    /** Null, for now, where whoever wrote it said so of a clock that is ahead. */
-    private static Instant asOf(Instant at, Instant now, Moments moments) {
-        return at == null || moments.ahead(at, now) ? null : at;
     }
 
     /** @param field beside which faults are told */

@@ -2,7 +2,6 @@ package org.zeststack.web.run;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
@@ -22,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.zeststack.app.bench.CookLessons;
 import org.zeststack.app.design.Titles;
 import org.zeststack.app.drawing.SectionDrawing;
+import org.zeststack.app.run.Closing;
 import org.zeststack.app.run.LotsOfRun;
 import org.zeststack.app.run.RunSheets;
 import org.zeststack.app.words.Show;
@@ -59,9 +59,6 @@ class RunController {
     private final Designs<Bar> bars;
     private final WorkshopStore workshop;
     private final Aside aside;
-    /** A page at the bench that was not heard for so long is out of reach. */
-    private static final Duration SILENT = Duration.ofSeconds(25);
-
     /** The longest reason: what it is for is written down beside it. */
     private static final int MOST_REASON = 400;
 
@@ -71,7 +68,7 @@ class RunController {
     private static final int MOST_BESIDE = 40;
 
     private final Bench bench;
-    private final Devices devices;
+    private final Closing closing;
     private final CookLessons lessons;
     private final LotsOfRun lotsOfRun;
     private final TransactionTemplate transaction;
@@ -85,7 +82,7 @@ class RunController {
             WorkshopStore workshop,
             Aside aside,
             Bench bench,
-            Devices devices,
+            Closing closing,
             LotsOfRun lotsOfRun,
             CookLessons lessons,
             TransactionTemplate transaction,
@@ -97,7 +94,7 @@ class RunController {
         this.workshop = workshop;
         this.aside = aside;
         this.bench = bench;
-        this.devices = devices;
+        this.closing = closing;
         this.lotsOfRun = lotsOfRun;
         this.lessons = lessons;
         this.transaction = transaction;
@@ -312,23 +309,14 @@ class RunController {
             @AuthenticationPrincipal SignedIn me,
             Model model,
             HttpServletResponse response) {
-        List<Devices.Device> unsent =
-                sure.isEmpty() ? devices.withUnsent(id, clock.instant().minus(SILENT)) : List.of();
+        List<Devices.Device> unsent = sure.isEmpty() ? closing.unsent(id) : List.of();
         if (!unsent.isEmpty()) {
             model.addAttribute("run", find(id));
             model.addAttribute("unsent", unsent);
             response.setStatus(HttpServletResponse.SC_CONFLICT);
             return "run/unsent";
         }
-        transaction.executeWithoutResult(tx -> {
-            if (runs.close(id, clock.instant())) {
-                bench.seriesOf(id).stream()
-                        .filter(s -> s.endedAt() == null)
-                        .forEach(s -> bench.endSeries(s.id(), clock.instant()));
-                lotsOfRun.use(find(id), me.name());
-                bench.touch(id);
-            }
-        });
+        closing.close(id, me.name());
         return "redirect:/ledger/" + id;
     }
 
