@@ -170,6 +170,8 @@ public class QueueTest {
                                 + " setTimeout(() => told(document.querySelector('[data-waiting]').hidden), 300)); }"),
                 true);
         assertThat(hand.locator("[data-waiting]")).containsText("1 written down here and not sent yet");
+        hand.waitForCondition(() -> !held.isEmpty());
+        hand.unroute("**/bench/4/entries");
         held.forEach(Route::resume);
         assertThat(hand.locator("[data-waiting]")).isHidden();
         assertEquals(said(), List.of("note soon"));
