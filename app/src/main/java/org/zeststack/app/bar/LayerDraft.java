@@ -49,6 +49,9 @@ public final class LayerDraft {
     }
 
     public BarLayer build() {
+        if (is(BarLayer.Shape.DISC)) {
+            insert.widthMm(insert.lengthMm());
+        }
         return layer.insert(kind().has(LayerKind.Field.SIZE) ? insert.build() : null)
                 .faces(kind().has(LayerKind.Field.FACES) ? faces.build() : null)
                 .handling(handling.cutFrom(cut ? sheet.build() : null).build())

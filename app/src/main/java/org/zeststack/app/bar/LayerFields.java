@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import org.zeststack.core.bar.BarLayer;
@@ -40,8 +41,6 @@ public final class LayerFields {
 
     static final String YES = "yes";
 
-    private static final Range RAW_MM = new Range(0, 1000, "mm");
-
     public static final List<LayerField> ALL = List.of(
             apart("kind", WORD, layer -> layer.kind().name()).among(LayerKind.values()),
             apart("of", TEXT, layer -> null),
@@ -49,9 +48,15 @@ public final class LayerFields {
             LayerField.of("amount", NUMBER, LAYER, LayerFields::amount, LayerFields::takeAmount),
             LayerField.of("shape", WORD, SIZE, insert(i -> i.shape().name()), LayerFields::takeShape)
                     .among(Shape.values()),
-            size("lengthMm", "Length or ø, trimmed", Insert.SIDE_MM, Insert::lengthMm, LayerFields::takeLength),
-            size("widthMm", "Width", Insert.SIDE_MM, Insert::widthMm, LayerFields::takeWidth),
-            size("heightMm", "Height", Insert.HEIGHT_MM, Insert::heightMm, LayerFields::takeHeight),
+            size("lengthMm", "Length or ø, trimmed", Insert.SIDE_MM, Insert::lengthMm, (d, n) -> d.insert.lengthMm(n)),
+            sizeOf(
+                    "widthMm",
+                    "Width",
+                    Insert.SIDE_MM,
+                    Insert::widthMm,
+                    d -> !d.is(Shape.DISC),
+                    (d, n) -> d.insert.widthMm(n)),
+            size("heightMm", "Height", Insert.HEIGHT_MM, Insert::heightMm, (d, n) -> d.insert.heightMm(n)),
             sizeOrNone(
                     "spreadMm",
                     "Largest is longer by",
@@ -59,8 +64,15 @@ public final class LayerFields {
                     Insert::spreadMm,
                     (d, n) -> d.insert.spreadMm(n)),
             sizeOrNone("sinkMm", "Pressed in", Insert.SINK_MM, Insert::sinkMm, (d, n) -> d.insert.sinkMm(n)),
-            sizeOrNone("rawLengthMm", "Raw length", RAW_MM, Insert::rawLengthMm, (d, n) -> d.insert.rawLengthMm(n)),
-            size("areaMm2", "Area, free outline", Insert.AREA_MM2, Insert::areaMm2, LayerFields::takeArea),
+            sizeOrNone(
+                    "rawLengthMm", "Raw length", Insert.RAW_MM, Insert::rawLengthMm, (d, n) -> d.insert.rawLengthMm(n)),
+            sizeOf(
+                    "areaMm2",
+                    "Area, free outline",
+                    Insert.AREA_MM2,
+                    Insert::areaMm2,
+                    d -> d.is(Shape.FREE),
+                    (d, n) -> d.insert.areaMm2(n)),
             LayerField.of("eachGrams", NUMBER, EACH, l -> shown(orNone(l.eachGrams())), LayerFields::takeEach)
                     .as("One weighs", "g")
                     .within(BarLayer.EACH_GRAMS),
@@ -105,20 +117,10 @@ public final class LayerFields {
                     (d, n) -> d.handling.level(n)),
             word("cover", LEVEL, Handling.Cover.class, handling(Handling::cover), (d, c) -> d.handling.cover(c)),
             yes("oneHalf", HALVES, "in one half only", handling(Handling::oneHalf), (d, y) -> d.handling.oneHalf(y)),
-            sheet("sheetLengthMm", "Sheet, length", SlabCut.SLAB_MM, CutFrom::lengthMm, LayerFields::takeSheetLength),
-            sheet("sheetWidthMm", "width", SlabCut.SLAB_MM, CutFrom::widthMm, LayerFields::takeSheetWidth),
-            sheet(
-                    "sheetGapMm",
-                    "between two",
-                    SlabCut.KERF_MM,
-                    CutFrom::gapMm,
-                    (form, f, d) -> d.sheet.gapMm(BodyFields.or(form, f + "sheetGapMm", SlabCut.KERF_MM))),
-            sheet(
-                    "sheetTrimMm",
-                    "trimmed a side",
-                    SlabCut.TRIM_MM,
-                    CutFrom::trimMm,
-                    (form, f, d) -> d.sheet.trimMm(BodyFields.or(form, f + "sheetTrimMm", SlabCut.TRIM_MM))),
+            sheet("sheetLengthMm", "Sheet, length", SlabCut.SLAB_MM, CutFrom::lengthMm, (d, n) -> d.sheet.lengthMm(n)),
+            sheet("sheetWidthMm", "width", SlabCut.SLAB_MM, CutFrom::widthMm, (d, n) -> d.sheet.widthMm(n)),
+            sheetOrNone("sheetGapMm", "between two", SlabCut.KERF_MM, CutFrom::gapMm, (d, n) -> d.sheet.gapMm(n)),
+            sheetOrNone("sheetTrimMm", "trimmed a side", SlabCut.TRIM_MM, CutFrom::trimMm, (d, n) -> d.sheet.trimMm(n)),
             share(
                     "spare",
                     CUT_FROM,
@@ -243,30 +245,70 @@ public final class LayerFields {
     }
 
     private static LayerField size(
-            String name, String label, Range range, ToDoubleFunction<Insert> of, LayerField.Taking taking) {
-        return LayerField.of(name, NUMBER, SIZE, insert(i -> shown(orNone(of.applyAsDouble(i)))), taking)
-                .as(label, range.unit())
-                .within(range);
+            String name, String label, Range range, ToDoubleFunction<Insert> of, BiConsumer<LayerDraft, Double> to) {
+        return sizeOf(name, label, range, of, draft -> true, to);
+    }
+
+    /** A size that only some shapes have. */
+    private static LayerField sizeOf(
+            String name,
+            String label,
+            Range range,
+            ToDoubleFunction<Insert> of,
+            Predicate<LayerDraft> has,
+            BiConsumer<LayerDraft, Double> to) {
+        return sized(name, label, range, of, (form, f, d) -> {
+            if (has.test(d)) {
+                to.accept(d, form.number(f + name, range));
+            }
+        });
     }
 
     private static LayerField sizeOrNone(
             String name, String label, Range range, ToDoubleFunction<Insert> of, BiConsumer<LayerDraft, Double> to) {
-        return size(name, label, range, of, (form, f, d) -> {
+        return sized(name, label, range, of, (form, f, d) -> {
             if (form.has(f + name)) {
                 to.accept(d, form.number(f + name, range));
             }
         });
     }
 
+    private static LayerField sized(
+            String name, String label, Range range, ToDoubleFunction<Insert> of, LayerField.Taking taking) {
+        return LayerField.of(name, NUMBER, SIZE, insert(i -> shown(orNone(of.applyAsDouble(i)))), taking)
+                .as(label, range.unit())
+                .within(range);
+    }
+
     private static LayerField sheet(
+            String name, String label, Range range, ToDoubleFunction<CutFrom> of, BiConsumer<LayerDraft, Double> to) {
+        return sheetField(name, label, range, of, (form, f, d) -> {
+            d.cut = cut(form, f);
+            if (d.cut) {
+                to.accept(d, BodyFields.mm(form, f + name, range));
+            }
+        });
+    }
+
+    private static LayerField sheetOrNone(
+            String name, String label, Range range, ToDoubleFunction<CutFrom> of, BiConsumer<LayerDraft, Double> to) {
+        return sheetField(name, label, range, of, (form, f, d) -> to.accept(d, BodyFields.or(form, f + name, range)));
+    }
+
+    private static LayerField sheetField(
             String name, String label, Range range, ToDoubleFunction<CutFrom> of, LayerField.Taking taking) {
         Function<BarLayer, String> shown = l -> {
             CutFrom sheet = l.handling().cutFrom();
             return sheet == null ? "" : shown(of.applyAsDouble(sheet));
         };
         return LayerField.of(name, NUMBER, CUT_FROM, shown, taking)
-                .as(label, "mm")
+                .as(label, range.unit())
                 .within(range);
+    }
+
+    /** A sheet of its own is there when one of its sides is. */
+    private static boolean cut(FormInput form, String f) {
+        return form.has(f + "sheetLengthMm") || form.has(f + "sheetWidthMm");
     }
 
     /** A bound of its own, in what the amount is given in. */
@@ -304,38 +346,6 @@ public final class LayerFields {
 
     private static void takeShape(FormInput form, String f, LayerDraft d) {
         d.insert.shape(form.has(f + "shape") ? form.choice(f + "shape", Shape.class) : Shape.BAR);
-    }
-
-    private static void takeLength(FormInput form, String f, LayerDraft d) {
-        d.insert.lengthMm(form.number(f + "lengthMm", Insert.SIDE_MM));
-    }
-
-    private static void takeWidth(FormInput form, String f, LayerDraft d) {
-        d.insert.widthMm(d.is(Shape.DISC) ? d.insert.lengthMm() : form.number(f + "widthMm", Insert.SIDE_MM));
-    }
-
-    private static void takeHeight(FormInput form, String f, LayerDraft d) {
-        d.insert.heightMm(form.number(f + "heightMm", Insert.HEIGHT_MM));
-    }
-
-    private static void takeArea(FormInput form, String f, LayerDraft d) {
-        if (d.is(Shape.FREE)) {
-            d.insert.areaMm2(form.number(f + "areaMm2", Insert.AREA_MM2));
-        }
-    }
-
-    /** A sheet of its own is there when one of its sides is. */
-    private static void takeSheetLength(FormInput form, String f, LayerDraft d) {
-        d.cut = form.has(f + "sheetLengthMm") || form.has(f + "sheetWidthMm");
-        if (d.cut) {
-            d.sheet.lengthMm(BodyFields.mm(form, f + "sheetLengthMm", SlabCut.SLAB_MM));
-        }
-    }
-
-    private static void takeSheetWidth(FormInput form, String f, LayerDraft d) {
-        if (d.cut) {
-            d.sheet.widthMm(BodyFields.mm(form, f + "sheetWidthMm", SlabCut.SLAB_MM));
-        }
     }
 
     private static String mixPercent(BarLayer layer) {

@@ -105,6 +105,9 @@ public class LayerFieldsTest {
             {LayerKind.DECORATION, "misses", "90", "90.5"},
             {LayerKind.INSERT, "spare", "50", "51"},
             {LayerKind.INSERT, "sinkMm", "60", "60.5"},
+            {LayerKind.INSERT, "rawLengthMm", "400", "400.5"},
+            {LayerKind.INSERT, "heightMm", "0.3", "0.2"},
+            {LayerKind.INSERT, "widthMm", "400", "401"},
             {LayerKind.FILLING, "celsius", "-20", "-20.5"},
             {LayerKind.FILLING, "repeat", "1", "0"},
             {LayerKind.FILLING, "leastMm", "100", "101"},
@@ -124,6 +127,15 @@ public class LayerFieldsTest {
             List<String> wrong = form.faults().stream().map(Fault::field).toList();
             assertEquals(wrong, typed.equals(inside) ? List.of() : List.of("layer.7." + name));
         }
+    }
+
+    @Test
+    public void aDiscIsAsWideAsItIsLong() {
+        FormInput form = FormInput.of(Map.of(
+                "layer.7.shape", "DISC", "layer.7.lengthMm", "30", "layer.7.widthMm", "x", "layer.7.heightMm", "2"));
+        BarLayer read = read(form, LayerKind.INSERT.usual());
+        assertTrue(form.faults().isEmpty(), "its width is not asked");
+        assertEquals(read.insert().widthMm(), 30.0);
     }
 
     @Test

@@ -147,6 +147,9 @@ public record BarLayer(
             double rawLengthMm) {
 
         public static final Range SIDE_MM = new Range(2, 400, "mm");
+        /** Length before baking; 0 where it is not known. */
+        public static final Range RAW_MM = new Range(0, SIDE_MM.greatest(), "mm");
+
         public static final Range HEIGHT_MM = new Range(0.3, 60, "mm");
         public static final Range SPREAD_MM = new Range(0, 20, "mm");
         public static final Range SINK_MM = new Range(0, 60, "mm");
