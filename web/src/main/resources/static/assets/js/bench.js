@@ -9,6 +9,8 @@ import { csrf, fragment, handsOff, latest, postJson, replaceLive } from './talk.
 const main = document.getElementById('main');
 const { bench: run } = main.dataset;
 const REPORT_MILLIS = 10000;
+/** Closing waits no longer for what is on its way. */
+const CLOSING_MILLIS = 5000;
 
 /** Fields that a form has for pages without scripts. */
 const PLAIN = ['_csrf', 'once'];
@@ -370,10 +372,10 @@ setInterval(() => {
 }, REPORT_MILLIS);
 addEventListener('pagehide', () => main.dataset.writes && sendStanding(standing(true)).catch(() => {}));
 
-/** What is on its way comes in, and is told of, before the run is closed. */
+/** What is on its way comes in, and is told of, before the run is closed; where the workshop does not answer, it says what waits. */
 async function closeRun(form) {
-  await flush();
-  await report();
+  const sent = flush().then(report);
+  await Promise.race([sent, new Promise((tired) => setTimeout(tired, CLOSING_MILLIS))]);
   form.submit();
 }
 

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bar.BarActs;
 import org.zeststack.app.bar.BarFields;
 import org.zeststack.app.bar.NewBar;
@@ -34,7 +35,6 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.design.Listing;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Bars: the list, a new one in three choices, the cross-section as the control, the versions. */
@@ -170,7 +170,7 @@ class BarController {
     String archive(
             @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
         if (!bars.archive(id, back.isEmpty(), desk.stamp(me))) {
-            throw Trouble.missing("This bar");
+            throw new Missing("This bar");
         }
         return back.isEmpty() ? "redirect:/bars" : "redirect:/bars/" + id;
     }

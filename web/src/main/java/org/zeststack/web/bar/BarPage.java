@@ -9,6 +9,7 @@ import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.exception.MathRuntimeException;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bar.BarFields;
 import org.zeststack.app.bar.BarWorkings;
 import org.zeststack.core.bar.Bar;
@@ -21,7 +22,6 @@ import org.zeststack.core.stack.StackLayer;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
-import org.zeststack.web.page.Trouble;
 
 /** What a bar's form comes to: the stack with its picture, or the faults beside their fields. */
 @Component
@@ -64,7 +64,7 @@ class BarPage {
 
     /** The form of what is saved. */
     FormInput saved(long id) {
-        return FormInput.of(fields.of(bars.draft(id).orElseThrow(() -> Trouble.missing("This bar"))));
+        return FormInput.of(fields.of(bars.draft(id).orElseThrow(() -> new Missing("This bar"))));
     }
 
     /** Reads and computes a form; every fault stands in it afterwards. */

@@ -10,11 +10,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.drawing.PaperTemplate;
 import org.zeststack.core.stack.BarStack;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 
 /** A bar on paper and elsewhere: its drawing as SVG and true-size templates as PDF, both of what stands in the form. */
 @Page
@@ -71,7 +71,7 @@ class BarPapers {
 
     private static BarStack stack(BarPage.Computed computed) {
         Optional<BarStack> stack = computed.stack();
-        return stack.orElseThrow(() -> Trouble.missing("A drawing of a bar with faults"));
+        return stack.orElseThrow(() -> new Missing("A drawing of a bar with faults"));
     }
 
     private static String attachment(FormInput form, String ending) {

@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.util.UriComponentsBuilder;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bench.BowlHandling;
 import org.zeststack.app.bench.CookDesk;
 import org.zeststack.app.bench.CookLessons;
@@ -61,7 +62,6 @@ import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
 import org.zeststack.web.page.SharedParts;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** The bench's pages and its live stream. */
@@ -362,8 +362,7 @@ class BenchController {
             @PathVariable long series,
             @RequestParam(defaultValue = "-1") int edition,
             @RequestParam(defaultValue = "0") int from) {
-        Bench.Series of =
-                bench.series(series).filter(s -> s.run() == id).orElseThrow(() -> Trouble.missing("This series"));
+        Bench.Series of = bench.series(series).filter(s -> s.run() == id).orElseThrow(() -> new Missing("This series"));
         RunsOnBench.Standing now = begun(id);
         return views.curve(now.sheet(), now.state(), of, edition, from);
     }
@@ -380,6 +379,6 @@ class BenchController {
     }
 
     private RunsOnBench.Standing begun(long id) {
-        return onBench.find(id).orElseThrow(() -> Trouble.missing("This run"));
+        return onBench.find(id).orElseThrow(() -> new Missing("This run"));
     }
 }

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bench.LoggerLines;
 import org.zeststack.app.bench.ReadingDoor;
 import org.zeststack.app.bench.SimulatedDevices;
@@ -34,7 +35,6 @@ import org.zeststack.store.bench.Bench;
 import org.zeststack.store.bench.Devices;
 import org.zeststack.store.bench.KeyTaken;
 import org.zeststack.store.rule.OwnBounds;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Where devices write: entries, series and readings. What is sent twice counts once. */
@@ -134,7 +134,7 @@ class BenchDoor {
                 Boolean.TRUE.equals(sent.gone()),
                 clock.instant());
         if (!devices.heard(id, device)) {
-            throw Trouble.missing("This run");
+            throw new Missing("This run");
         }
         return Answer.of(HttpStatus.OK, "accepted", "");
     }
@@ -229,7 +229,7 @@ class BenchDoor {
                         simulated ? speed : 1,
                         clock.instant())
                 .map(series -> ResponseEntity.status(HttpStatus.CREATED).body(Map.of("series", series.id())))
-                .orElseThrow(() -> Trouble.missing("This component"));
+                .orElseThrow(() -> new Missing("This component"));
     }
 
     /** A reading as typed or as an instrument sent it. */
@@ -249,7 +249,7 @@ class BenchDoor {
         if (isAnothers(sent.by(), me)) {
             return Answer.anothers(sent.by());
         }
-        Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
+        Bench.Series of = bench.series(series).orElseThrow(() -> new Missing("This series"));
         List<SentReading> readings = sent.readings() == null ? List.of() : sent.readings();
         FormInput all = FormInput.of(Map.of());
         if (readings.isEmpty()
@@ -313,7 +313,7 @@ class BenchDoor {
 
     @PostMapping("/bench/series/{series}/logger")
     ResponseEntity<Answer> logger(@PathVariable long series, @RequestBody SentLog sent) {
-        Bench.Series of = bench.series(series).orElseThrow(() -> Trouble.missing("This series"));
+        Bench.Series of = bench.series(series).orElseThrow(() -> new Missing("This series"));
         Faults faults = new Faults();
         List<LoggerLines.Line> lines =
                 LoggerLines.read(sent.text() == null ? "" : sent.text(), of.startedAt(), door.celsius(), faults);

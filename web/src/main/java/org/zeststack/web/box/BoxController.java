@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bar.BarWorkings;
 import org.zeststack.app.design.Titles;
 import org.zeststack.core.bar.Bar;
@@ -29,7 +30,6 @@ import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.design.Listing;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Boxes: the list, and one box whose weights follow what is counted into it. */
@@ -67,8 +67,7 @@ class BoxController {
     /** A new one exists once it is saved. */
     @GetMapping("/boxes/new")
     String fresh(Model model) {
-        Designs.Choice first =
-                bars.choices().stream().findFirst().orElseThrow(() -> Trouble.missing("A bar's version"));
+        Designs.Choice first = bars.choices().stream().findFirst().orElseThrow(() -> new Missing("A bar's version"));
         Box box = new Box(List.of(new Box.Item(first.design(), first.number(), 6)), 30, null);
         Map<String, String> fields = BoxFields.of(box);
         fields.put("name", "");
@@ -81,7 +80,7 @@ class BoxController {
     String archive(
             @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
         if (!boxes.archive(id, back.isEmpty(), desk.stamp(me))) {
-            throw Trouble.missing("This box");
+            throw new Missing("This box");
         }
         return back.isEmpty() ? "redirect:/boxes" : "redirect:/boxes/" + id;
     }
@@ -152,6 +151,6 @@ class BoxController {
     }
 
     private Saved<Box> draft(long id) {
-        return boxes.draft(id).orElseThrow(() -> Trouble.missing("This box"));
+        return boxes.draft(id).orElseThrow(() -> new Missing("This box"));
     }
 }

@@ -8,12 +8,12 @@ import java.util.OptionalLong;
 import java.util.function.Function;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.zeststack.app.Missing;
 import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.Saved;
 import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Saves what stands in a design's form. */
@@ -75,7 +75,7 @@ public class DesignDesk {
                 return saved;
             }));
         } catch (StaleEdit stale) {
-            Saved<T> saved = designs.draft(id).orElseThrow(() -> Trouble.missing("This design"));
+            Saved<T> saved = designs.draft(id).orElseThrow(() -> new Missing("This design"));
             form.clash(saved.stamp().by(), fields.apply(saved));
             form.typed().put("lock", String.valueOf(saved.lock()));
             response.setStatus(HttpServletResponse.SC_CONFLICT);

@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.multipart.MultipartFile;
+import org.zeststack.app.Missing;
 import org.zeststack.app.design.MethodFields;
 import org.zeststack.app.exchange.FormulaJson;
 import org.zeststack.app.exchange.LinesCsv;
@@ -42,7 +43,6 @@ import org.zeststack.store.Stamp;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.ingredient.StoreRoom;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Formulas out in three open formats, and in from them. */
@@ -268,6 +268,6 @@ class ExchangeController {
     }
 
     private Designs.Version<Formula> find(long id, int number) {
-        return formulas.version(id, number).orElseThrow(() -> Trouble.missing("This version"));
+        return formulas.version(id, number).orElseThrow(() -> new Missing("This version"));
     }
 }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.design.MethodFields;
 import org.zeststack.app.formula.FormulaActs;
 import org.zeststack.app.formula.FormulaFields;
@@ -34,7 +35,6 @@ import org.zeststack.store.design.Designs;
 import org.zeststack.web.design.DesignDesk;
 import org.zeststack.web.design.Listing;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Formulas: the list, and one formula's page on which everything follows what is typed. */
@@ -145,7 +145,7 @@ class FormulaController {
     String archive(
             @PathVariable long id, @RequestParam(defaultValue = "") String back, @AuthenticationPrincipal SignedIn me) {
         if (!formulas.archive(id, back.isEmpty(), desk.stamp(me))) {
-            throw Trouble.missing("This formula");
+            throw new Missing("This formula");
         }
         return back.isEmpty() ? "redirect:/formulas" : "redirect:/formulas/" + id;
     }
@@ -204,6 +204,6 @@ class FormulaController {
     }
 
     private Saved<Formula> draft(long id) {
-        return formulas.draft(id).orElseThrow(() -> Trouble.missing("This formula"));
+        return formulas.draft(id).orElseThrow(() -> new Missing("This formula"));
     }
 }

@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.formula.RunsMade;
 import org.zeststack.app.shelf.Names;
 import org.zeststack.core.formula.Formula;
@@ -15,7 +16,6 @@ import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.design.Designs;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 
 /** A formula's versions: one of them, the difference of two, and which one is to be made. */
 @Page
@@ -60,7 +60,7 @@ class VersionController {
     @PostMapping("/formulas/{id}/versions/{number}/choose")
     String choose(@PathVariable long id, @PathVariable int number) {
         if (!formulas.choose(id, number)) {
-            throw Trouble.missing("This version");
+            throw new Missing("This version");
         }
         return "redirect:/formulas/" + id + "/versions/" + number;
     }
@@ -85,6 +85,6 @@ class VersionController {
     }
 
     private Designs.Version<Formula> find(long id, int number) {
-        return formulas.version(id, number).orElseThrow(() -> Trouble.missing("This version"));
+        return formulas.version(id, number).orElseThrow(() -> new Missing("This version"));
     }
 }

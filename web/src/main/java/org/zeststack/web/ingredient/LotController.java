@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.shelf.Names;
 import org.zeststack.app.shelf.Shelf;
 import org.zeststack.app.words.Show;
@@ -41,7 +42,6 @@ import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Lots: what came, what was made ahead, what is left, and what can be made of it. */
@@ -132,8 +132,8 @@ class LotController {
     }
 
     private String page(Lots.Kept kept, FormInput form, Model model) {
-        Ingredient usual = shelf.usual(kept.ingredient(), shelf.table())
-                .orElseThrow(() -> Trouble.missing("What this is a lot of"));
+        Ingredient usual =
+                shelf.usual(kept.ingredient(), shelf.table()).orElseThrow(() -> new Missing("What this is a lot of"));
         Ingredient now = kept.lot().applied(usual);
         model.addAttribute("form", form);
         model.addAttribute("kept", kept);
@@ -259,7 +259,7 @@ class LotController {
     }
 
     private Lots.Kept find(long id) {
-        return lots.find(id).orElseThrow(() -> Trouble.missing("This lot"));
+        return lots.find(id).orElseThrow(() -> new Missing("This lot"));
     }
 
     private Stamp stamp(SignedIn me) {

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.shelf.Shelf;
 import org.zeststack.core.composition.Composition;
 import org.zeststack.core.composition.Part;
@@ -30,7 +31,6 @@ import org.zeststack.store.Stamp;
 import org.zeststack.store.ingredient.Lots;
 import org.zeststack.store.ingredient.StoreRoom;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** What the ingredients are made of; adding and changing them; the search that every line uses. */
@@ -199,7 +199,7 @@ class StoreRoomController {
     }
 
     private StoreRoom.Kept find(String slug) {
-        return storeRoom.find(slug).orElseThrow(() -> Trouble.missing("This ingredient"));
+        return storeRoom.find(slug).orElseThrow(() -> new Missing("This ingredient"));
     }
 
     @GetMapping("/store-room/pack")

@@ -8,6 +8,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bench.SeriesView;
 import org.zeststack.app.bench.SeriesViews;
 import org.zeststack.app.result.RunResults;
@@ -22,7 +23,6 @@ import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.run.Run;
 import org.zeststack.store.run.Runs;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 
 /** The ledger: every closed run with its account. */
 @Page
@@ -56,9 +56,8 @@ class LedgerController {
 
     @GetMapping("/ledger/{id}")
     String account(@PathVariable long id, Model model) {
-        Run run = runs.find(id)
-                .filter(r -> r.status() != Run.Status.PLANNED)
-                .orElseThrow(() -> Trouble.missing("This run"));
+        Run run =
+                runs.find(id).filter(r -> r.status() != Run.Status.PLANNED).orElseThrow(() -> new Missing("This run"));
         RunSheet sheet = run.frozen();
         BenchState state = BenchState.of(sheet, bench.entries(id));
         model.addAttribute("run", run);

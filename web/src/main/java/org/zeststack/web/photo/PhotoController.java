@@ -29,9 +29,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import org.zeststack.app.Missing;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.photo.Photos;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Takes and gives photographs. What comes is decoded and encoded anew, so that nothing but pixels is kept. */
@@ -133,7 +133,7 @@ class PhotoController {
 
     @GetMapping("/photos/{id}")
     ResponseEntity<byte[]> photo(@PathVariable long id) {
-        byte[] jpeg = photos.jpeg(id).orElseThrow(() -> Trouble.missing("This photograph"));
+        byte[] jpeg = photos.jpeg(id).orElseThrow(() -> new Missing("This photograph"));
         return ResponseEntity.ok()
                 .contentType(MediaType.IMAGE_JPEG)
                 .cacheControl(CacheControl.maxAge(KEPT).cachePrivate().immutable())

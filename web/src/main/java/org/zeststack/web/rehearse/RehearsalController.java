@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.server.ResponseStatusException;
+import org.zeststack.app.Missing;
 import org.zeststack.core.rehearse.BowlRehearsal;
 import org.zeststack.core.rehearse.BowlScenario;
 import org.zeststack.core.rehearse.Deed;
@@ -19,7 +20,6 @@ import org.zeststack.core.rehearse.Practice;
 import org.zeststack.core.rehearse.Scenario;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Pages to rehearse a cook or a bowl on. */
@@ -90,7 +90,7 @@ class RehearsalController {
     private String shown(UUID id, Optional<Practice> found, Model model, String view) {
         model.addAttribute("id", id);
         model.addAttribute("speed", Rehearsals.SPEED);
-        Practice practice = found.orElseThrow(() -> Trouble.missing("This rehearsal"));
+        Practice practice = found.orElseThrow(() -> new Missing("This rehearsal"));
         model.addAttribute("r", practice);
         model.addAttribute("bowl", practice instanceof BowlRehearsal);
         if (practice instanceof BowlRehearsal bowl) {

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.core.rule.Bound;
 import org.zeststack.core.rule.Bounds;
 import org.zeststack.core.rule.Rule;
@@ -22,7 +23,6 @@ import org.zeststack.store.StaleEdit;
 import org.zeststack.store.Stamp;
 import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Shows what is judged by, as a page and as tables; an owner sets a bound that rests on practice for this workshop. */
@@ -147,6 +147,6 @@ class RulesController {
         return Bounds.shipped()
                 .find(code)
                 .filter(Bound::ownAllowed)
-                .orElseThrow(() -> Trouble.missing("A bound of this name that a workshop may set"));
+                .orElseThrow(() -> new Missing("A bound of this name that a workshop may set"));
     }
 }

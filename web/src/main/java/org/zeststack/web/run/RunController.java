@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.bench.CookLessons;
 import org.zeststack.app.design.Titles;
 import org.zeststack.app.drawing.SectionDrawing;
@@ -46,7 +47,6 @@ import org.zeststack.store.run.Runs;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** Plans runs, shows and prints their sheets, starts and closes them. */
@@ -321,6 +321,6 @@ class RunController {
     }
 
     private Run find(long id) {
-        return runs.find(id).orElseThrow(() -> Trouble.missing("This run"));
+        return runs.find(id).orElseThrow(() -> new Missing("This run"));
     }
 }

@@ -15,6 +15,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.app.people.Passwords;
 import org.zeststack.app.people.TokenText;
 import org.zeststack.core.quantity.Fault;
@@ -22,7 +23,6 @@ import org.zeststack.core.typed.FormInput;
 import org.zeststack.store.people.People;
 import org.zeststack.store.people.Person;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignInThrottle;
 import org.zeststack.web.security.SignedIn;
 
@@ -61,7 +61,7 @@ class AccountController {
             HttpServletRequest request,
             HttpServletResponse response,
             Model model) {
-        Person person = people.find(me.login()).orElseThrow(() -> Trouble.missing("A sign-in of your own"));
+        Person person = people.find(me.login()).orElseThrow(() -> new Missing("A sign-in of your own"));
         FormInput form = FormInput.of(typed);
         People.Try one = guess(me, request);
         Duration wait = people.mayTry(one, SignInThrottle.WINDOW, SignInThrottle.WAITS);

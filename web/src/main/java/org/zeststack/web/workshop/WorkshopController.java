@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.zeststack.app.Missing;
 import org.zeststack.core.bench.ReadingRules;
 import org.zeststack.core.quantity.Fault;
 import org.zeststack.core.typed.FormInput;
@@ -32,7 +33,6 @@ import org.zeststack.store.rule.OwnBounds;
 import org.zeststack.store.workshop.Aside;
 import org.zeststack.store.workshop.WorkshopStore;
 import org.zeststack.web.page.Page;
-import org.zeststack.web.page.Trouble;
 import org.zeststack.web.security.SignedIn;
 
 /** The place, thermometers and moulds. */
@@ -174,7 +174,7 @@ class WorkshopController {
             Saving<T> saving) {
 
         Saved<T> get(String id) {
-            return find.apply(number(id)).orElseThrow(() -> Trouble.missing("This " + what));
+            return find.apply(number(id)).orElseThrow(() -> new Missing("This " + what));
         }
     }
 
@@ -302,7 +302,7 @@ class WorkshopController {
         try {
             return Long.parseLong(id);
         } catch (NumberFormatException e) {
-            throw Trouble.missing("This");
+            throw new Missing("This");
         }
     }
 }
